@@ -1,0 +1,62 @@
+import { z } from "zod";
+
+/** A day of the garden's own calendar, "2026-09-20". Days that do not exist (31 June) are refused. */
+export const IsoDay = z.iso.date({ error: "That is not a day in the calendar. Write it like 2026-05-03." });
+export type IsoDay = z.infer<typeof IsoDay>;
+
+const MS_PER_DAY = 86_400_000;
+
+/**
+ * Days since 1 January 1970 of a calendar day, free of clock changes.
+ *
+ * @param day - ISO day, "2026-09-20"
+ * @returns whole number, may be negative
+ * @throws {RangeError} when `day` is not an ISO day: a caller's mistake
+ */
+export function dayNumber(day: IsoDay): number {
+  const ms = Date.parse(`${day}T00:00:00Z`);
+  if (!/^\d{4}-\d{2}-\d{2}$/.test(day) || Number.isNaN(ms)) throw new RangeError(`day: ${day} is not an ISO day`);
+  return ms / MS_PER_DAY;
+}
+
+/**
+ * Calendar day of a day number.
+ *
+ * @param number - whole days since 1 January 1970
+ * @returns ISO day
+ */
+export function isoDay(number: number): IsoDay {
+  return new Date(number * MS_PER_DAY).toISOString().slice(0, 10);
+}
+
+/** The day `days` after `day` (before it when negative). */
+export function addDays(day: IsoDay, days: number): IsoDay {
+  return isoDay(dayNumber(day) + days);
+}
+
+/** Whole days from `from` to `to`; negative when `to` is earlier. */
+export function daysBetween(from: IsoDay, to: IsoDay): number {
+  return dayNumber(to) - dayNumber(from);
+}
+
+/** Day of the week, Monday 0 to Sunday 6. */
+export function weekday(day: IsoDay): number {
+  return (((dayNumber(day) + 3) % 7) + 7) % 7;
+}
+
+/** Day of the year, 1 January = 1, to 366. */
+export function dayOfYear(day: IsoDay): number {
+  return daysBetween(`${day.slice(0, 4)}-01-01`, day) + 1;
+}
+
+/**
+ * Today in the garden, whatever the server's own clock zone.
+ *
+ * @param now - the instant, passed in since the core has no clock
+ * @param timeZone - IANA name, "Europe/Dublin"
+ * @throws {RangeError} when the zone is unknown
+ */
+export function dayInZone(now: Date, timeZone: string): IsoDay {
+  const parts = new Intl.DateTimeFormat("en-CA", { timeZone, year: "numeric", month: "2-digit", day: "2-digit" });
+  return parts.format(now);
+}

@@ -1,0 +1,94 @@
+import { isValid, parse } from "date-fns";
+import type { IsoDay } from "../calendar";
+import type { Crop, StartEvent } from "./crop";
+import { findCrop, type Catalogue } from "./find-crop";
+
+export type PlantingLine =
+  | {
+      status: "understood";
+      crop: Crop;
+      variety: string;
+      plants: number;
+      startEvent: StartEvent;
+      startedOn: IsoDay;
+      bedName: string | undefined;
+    }
+  | { status: "not understood"; sentence: string };
+
+const EVENT_WORDS: Record<string, StartEvent> = {
+  sown: "sown",
+  sowed: "sown",
+  sow: "sown",
+  planted: "planted",
+  transplanted: "planted",
+  "set out": "planted",
+  blossom: "blossom",
+  flowered: "blossom",
+  bloomed: "blossom",
+};
+const WITH_YEAR = ["yyyy-MM-dd", "d MMM yyyy", "d MMMM yyyy", "d.M.yyyy", "d/M/yyyy"];
+const WITHOUT_YEAR = ["d MMM", "d MMMM", "MMM d", "MMMM d"];
+const ISO = (date: Date) =>
+  [date.getFullYear(), String(date.getMonth() + 1).padStart(2, "0"), String(date.getDate()).padStart(2, "0")].join("-");
+
+/** A date as typed; without a year, the latest such day not after today. */
+function readDay(text: string, today: IsoDay): IsoDay | undefined {
+  const tidy = text.trim().replace(/(\d)(st|nd|rd|th)\b/i, "$1");
+  for (const form of WITH_YEAR) {
+    const date = parse(tidy, form, new Date(2000, 0, 1));
+    if (isValid(date) && date.getFullYear() > 1900) return ISO(date);
+  }
+  const year = Number(today.slice(0, 4));
+  for (const y of [year, year - 1])
+    for (const form of WITHOUT_YEAR) {
+      const date = parse(`${tidy} ${y}`, `${form} yyyy`, new Date(2000, 0, 1));
+      if (isValid(date) && ISO(date) <= today) return ISO(date);
+    }
+  return undefined;
+}
+
+/**
+ * Understands a planting typed in one line: "6 courgette Striped, sown 3 May, bed 4".
+ * The crop comes first (with a number of plants before it and a variety after it, both optional), then
+ * how and when it started, then the bed.
+ *
+ * @param line - as typed
+ * @param today - for dates without a year; a start after today is refused
+ * @returns the parts, or a sentence that says which part was not understood
+ */
+export function readPlantingLine(catalogue: Catalogue, line: string, today: IsoDay): PlantingLine {
+  const wrong = (sentence: string): PlantingLine => ({ status: "not understood", sentence });
+  const parts = line.split(/[,;]/).map((part) => part.trim()).filter(Boolean); // prettier-ignore
+  const [what, ...rest] = parts;
+  if (!what) return wrong("Type what grows there, for example “6 courgette, sown 3 May, bed 4”.");
+
+  const counted = /^(-?\d+(?:\.\d+)?)\s*(?:x|×|plants?(?:\s+of)?)?\s*(.+)$/i.exec(what);
+  const plants = counted ? Number(counted[1]) : 1;
+  if (!Number.isInteger(plants) || plants < 1 || plants > 5000)
+    return wrong(`${counted?.[1]} is not a number of plants. Use a whole number from 1 to 5000.`);
+  const words = (counted?.[2] ?? what).trim().split(/\s+/);
+  let crop: Crop | undefined;
+  let used = words.length;
+  for (; used > 0 && !crop; used--) crop = findCrop(catalogue, words.slice(0, used).join(" "));
+  if (!crop) return wrong(`No crop called “${words.join(" ")}” is known here. Known are: ${catalogue.map((c) => c.name.toLowerCase()).join(", ")}.`); // prettier-ignore
+  const variety = words.slice(used + 1).join(" ").replace(/^["“']|["”']$/g, ""); // prettier-ignore
+
+  let startEvent: StartEvent | undefined;
+  let startedOn: IsoDay | undefined;
+  let bedName: string | undefined;
+  for (const part of rest) {
+    const event = /^(sown|sowed|sow|planted|transplanted|set out|blossom|flowered|bloomed)\b\s*(?:on\s+)?(.+)$/i.exec(
+      part,
+    );
+    if (event?.[1] && event[2]) {
+      startEvent = EVENT_WORDS[event[1].toLowerCase()];
+      startedOn = readDay(event[2], today);
+      if (!startedOn) return wrong(`“${event[2]}” is not a day up to today. Write it like 3 May or 2026-05-03.`);
+    } else if (bedName === undefined) bedName = part.replace(/^in\s+/i, "");
+    else return wrong(`“${part}” was not understood. Say “sown 3 May” or “planted 3 May”, and one bed.`);
+  }
+  if (!startedOn || !startEvent)
+    return wrong("Say when it started, for example “sown 3 May”, “planted 20 May” or “blossom 10 April”.");
+  if (startedOn > today) return wrong(`${startedOn} is after today. A planting is added once it is in the ground.`);
+  return { status: "understood", crop, variety, plants, startEvent, startedOn, bedName };
+}

@@ -1,0 +1,129 @@
+import { z } from "zod";
+import { IsoDay, addDays } from "../calendar";
+import type { Catalogue } from "../crops";
+import { GardenState, lookAhead, LookTaken, PickMade, PlantingState } from "../garden";
+import { BedKind, nightOddsBelow } from "../hazards";
+import { solvePlan } from "../planner";
+import { DailyWeather, trackIndex } from "../weather";
+
+/** One planting without the garden round it: what `judge` and `forecast` need. */
+const OnePlanting = z.object({
+  today: IsoDay,
+  latitude: z.number().min(-90).max(90),
+  longitude: z.number().min(-180).max(180).default(0),
+  crop: z.string(),
+  bedKind: BedKind.default("open"),
+  plants: z.number().int().min(1).default(1),
+  startEvent: PlantingState.shape.startEvent.default("sown"),
+  startedOn: IsoDay,
+  packet: PlantingState.shape.packet.default(null),
+  school: z.string().nullable().default(null),
+  looks: z.array(LookTaken).default([]),
+  picks: z.array(PickMade).default([]),
+  observed: z.array(DailyWeather).default([]),
+  forecast: z.array(DailyWeather).default([]),
+});
+
+function gardenOf(one: z.infer<typeof OnePlanting>): GardenState {
+  return {
+    today: one.today,
+    latitude: one.latitude,
+    longitude: one.longitude,
+    beds: [{ id: "bed", name: "bed", kind: one.bedKind, position: 0 }],
+    plantings: [
+      {
+        id: "planting",
+        bedId: "bed",
+        cropId: one.crop,
+        variety: "",
+        plants: one.plants,
+        startEvent: one.startEvent,
+        startedOn: one.startedOn,
+        packet: one.packet,
+        looks: one.looks,
+        picks: one.picks,
+        schoolOption: one.school,
+      },
+    ],
+    observed: one.observed,
+    forecast: one.forecast,
+    minutesByWeekday: new Array<number>(7).fill(60),
+    trips: [],
+  };
+}
+
+function onlyPlanting(input: unknown, catalogue: Catalogue) {
+  const one = OnePlanting.parse(input);
+  const outlook = lookAhead(gardenOf(one), catalogue);
+  const planting = outlook.plantings[0];
+  if (!planting) throw new RangeError("planting: nothing to judge");
+  return { one, outlook, planting };
+}
+
+/**
+ * The verb `judge`: one planting, its looks and weather → verdict, window, odds and why.
+ *
+ * @throws {z.ZodError} for input of the wrong shape
+ * @throws {RangeError} for an unknown crop, cue or reading
+ */
+export function judgeAnswer(input: unknown, catalogue: Catalogue) {
+  const { planting } = onlyPlanting(input, catalogue);
+  const j = planting.judgement;
+  return {
+    verdict: j.verdict,
+    odds: j.odds,
+    window: j.window,
+    how: j.how,
+    waiting: j.waiting,
+    evidence: j.evidence,
+    conflict: j.conflict,
+    nextLooks: j.nextLooks.map(({ cue, bits }) => ({ cueId: cue.id, ask: cue.ask, bits })),
+  };
+}
+
+/**
+ * The verb `forecast`: one planting and its weather → when it opens and closes, frost odds by night,
+ * share still sound by day.
+ */
+export function forecastAnswer(input: unknown, catalogue: Catalogue) {
+  const { one, outlook, planting } = onlyPlanting(input, catalogue);
+  const { track } = outlook;
+  const offset = trackIndex(track, one.today);
+  return {
+    window: planting.judgement.window,
+    normalYears: outlook.normalYears,
+    frost: nightOddsBelow(track, one.bedKind, 0, outlook.days.length),
+    days: outlook.days.map((day, n) => ({
+      day,
+      minC: track.minC[offset + n],
+      maxC: track.maxC[offset + n],
+      source: track.source[offset + n],
+      sound: planting.survival.sound[n],
+      worth: planting.ridge[n],
+    })),
+  };
+}
+
+const PlanInput = GardenState.extend({ horizonDays: z.number().int().min(1).max(28).default(14) });
+
+/** The verb `plan`: a whole garden → picks by day, with a bound on how much better any plan could be. */
+export function planAnswer(input: unknown, catalogue: Catalogue) {
+  const garden = PlanInput.parse(input);
+  const outlook = lookAhead(garden, catalogue, garden.horizonDays);
+  const plan = solvePlan(outlook.problem);
+  return {
+    days: outlook.days,
+    minutesFree: outlook.minutesFree,
+    picks: outlook.plantings.flatMap((p) => {
+      const days = plan.picks[p.planting.id] ?? [];
+      return days.map((day, order) => ({
+        plantingId: p.planting.id,
+        day: addDays(outlook.today, day),
+        pieces: p.taskPieces[order === 0 ? 0 : days[order - 1]! + 1]?.[day] ?? 0,
+      }));
+    }),
+    worth: plan.worth,
+    upperBound: plan.upperBound,
+    gap: plan.gap,
+  };
+}

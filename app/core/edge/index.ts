@@ -1,0 +1,1 @@
+export { forecastAnswer, judgeAnswer, planAnswer } from "./answers";

@@ -1,0 +1,57 @@
+import { z } from "zod";
+import { IsoDay } from "../calendar";
+import { StartEvent } from "../crops";
+import { BedKind } from "../hazards";
+import { DailyWeather } from "../weather";
+
+/** A cue read on a day. */
+export const LookTaken = z.object({ cueId: z.string(), readingId: z.string(), takenOn: IsoDay });
+
+/** A pick as the outlook needs it. */
+export const PickMade = z.object({
+  pickedOn: IsoDay,
+  pieces: z.number().min(0),
+  /** True when all that was ready came off: the clock of a crop that keeps giving starts again. */
+  tookAll: z.boolean(),
+});
+
+export const PlantingState = z.object({
+  id: z.string(),
+  bedId: z.string(),
+  cropId: z.string(),
+  variety: z.string(),
+  plants: z.number().int().min(1).max(5000),
+  startEvent: StartEvent,
+  startedOn: IsoDay,
+  packet: z
+    .object({ low: z.number().positive(), high: z.number().positive() })
+    .refine((p) => p.low <= p.high, "the packet's days run backwards")
+    .nullable(),
+  looks: z.array(LookTaken),
+  picks: z.array(PickMade),
+  schoolOption: z.string().nullable(),
+});
+export type PlantingState = z.infer<typeof PlantingState>;
+
+export const BedState = z.object({ id: z.string(), name: z.string(), kind: BedKind, position: z.number() });
+export type BedState = z.infer<typeof BedState>;
+
+export const Trip = z
+  .object({ name: z.string(), from: IsoDay, to: IsoDay })
+  .refine((t) => t.from <= t.to, { error: "The trip ends before it starts.", path: ["to"] });
+export type Trip = z.infer<typeof Trip>;
+
+/** All that the outlook is worked out from: one household garden on one day. */
+export const GardenState = z.object({
+  today: IsoDay,
+  latitude: z.number().min(-90).max(90),
+  longitude: z.number().min(-180).max(180),
+  beds: z.array(BedState),
+  plantings: z.array(PlantingState),
+  observed: z.array(DailyWeather),
+  forecast: z.array(DailyWeather),
+  /** Monday to Sunday. */
+  minutesByWeekday: z.array(z.number().min(0).max(1440)).length(7),
+  trips: z.array(Trip),
+});
+export type GardenState = z.infer<typeof GardenState>;

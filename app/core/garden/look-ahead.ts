@@ -1,0 +1,176 @@
+import { addDays, daysBetween, weekday, type IsoDay } from "../calendar";
+import type { Catalogue, Crop } from "../crops";
+import { onceOffer, repeatOffer } from "../cropping";
+import {
+  BED_CLIMATES,
+  nightOddsBelow,
+  stormOdds,
+  survival,
+  type NightOdds,
+  type StormDay,
+  type Survival,
+} from "../hazards";
+import type { PlanProblem, PlantingTask } from "../planner";
+import { development, judge, type Judgement } from "../readiness";
+import { normalsFromSeries, roughNormals, skyTrack, type SkyTrack } from "../weather";
+import type { BedState, GardenState, PlantingState } from "./garden-state";
+
+export const HORIZON_DAYS = 14;
+
+/** Effort and overheads of the plan, in minutes and in kilograms of courgette. All our judgement. */
+const EFFORT_PER_MINUTE = 0.02;
+const ERRAND_MINUTES = 1.5;
+export const ROUND_MINUTES = 6;
+const ROUND_COST = 0.12;
+export const BED_MINUTES = 1.5;
+const BED_COST = 0.02;
+
+/** One planting looked ahead: judged, its hazards, and what a pick on each day would bring. */
+export interface PlantingOutlook {
+  planting: PlantingState;
+  crop: Crop;
+  bed: BedState;
+  judgement: Judgement;
+  survival: Survival;
+  /** Worth of a pick on each day of the horizon as a share of the best, 0 to 1. */
+  ridge: number[];
+  /** The same in kilograms of courgette. */
+  worth: number[];
+  /** Pieces a first pick on each day would bring. */
+  pieces: number[];
+  task: PlantingTask;
+  /** Pieces by row and day, as the task's tables: what a planned pick brings. */
+  taskPieces: number[][];
+}
+
+export interface GardenOutlook {
+  today: IsoDay;
+  days: IsoDay[];
+  track: SkyTrack;
+  /** Years behind the normals; 0 = rough guess from the latitude. */
+  normalYears: number;
+  minutesFree: number[];
+  away: boolean[];
+  /** Frost odds in the open, a night each from tonight. */
+  frost: NightOdds[];
+  storms: StormDay[];
+  plantings: PlantingOutlook[];
+  problem: PlanProblem;
+}
+
+/**
+ * Looks ahead over a garden: sky, hazards, every planting's judgement and what the planner may do.
+ *
+ * @param garden - parsed state; plantings of unknown crops are a caller's mistake
+ * @param horizonDays - days from today, today included
+ * @throws {RangeError} for an unknown crop, bed, cue or reading
+ */
+export function lookAhead(garden: GardenState, catalogue: Catalogue, horizonDays = HORIZON_DAYS): GardenOutlook {
+  const { today } = garden;
+  const days = Array.from({ length: horizonDays }, (_, n) => addDays(today, n));
+  const normals = normalsFromSeries(garden.observed) ?? roughNormals(garden.latitude);
+  const earliest = garden.plantings.reduce((day, p) => (p.startedOn < day ? p.startedOn : day), addDays(today, -30));
+  const track = skyTrack(garden.observed, garden.forecast, normals, earliest, today, addDays(today, horizonDays + 75));
+  const away = days.map((day) => garden.trips.some((t) => t.from <= day && day <= t.to));
+  const minutesFree = days.map((day, n) => (away[n] ? 0 : garden.minutesByWeekday[weekday(day)]!));
+  const handsFree = minutesFree.map((m) => m > ROUND_MINUTES + BED_MINUTES);
+  const plantings = garden.plantings.map((planting): PlantingOutlook => {
+    const crop = catalogue.find((c) => c.id === planting.cropId);
+    const bed = garden.beds.find((b) => b.id === planting.bedId);
+    if (!crop) throw new RangeError(`cropId: no crop “${planting.cropId}”`);
+    if (!bed) throw new RangeError(`bedId: no bed “${planting.bedId}”`);
+    const warmth = BED_CLIMATES[bed.kind].dayC;
+    const full = planting.picks.filter((p) => p.tookAll).map((p) => p.pickedOn).sort().at(-1) ?? null; // prettier-ignore
+    const dev = development(
+      crop,
+      track,
+      normals,
+      planting.startedOn,
+      full,
+      planting.packet,
+      warmth,
+      planting.schoolOption ?? undefined,
+    );
+    const risk = survival(crop, track, bed.kind, horizonDays);
+    const judgement = judge({
+      crop,
+      dev,
+      looks: planting.looks,
+      today,
+      survival: risk,
+      handsFree,
+      packetHighDays: planting.packet?.high ?? crop.packet.high,
+    });
+    const base = { planting, crop, bed, judgement, survival: risk };
+    const minutes = (pieces: number) => ERRAND_MINUTES + pieces / crop.piecesPerMinute.value;
+    const net = (worth: number, pieces: number) => worth - EFFORT_PER_MINUTE * minutes(pieces);
+    if (crop.mode === "once") {
+      const taken = planting.picks.reduce((sum, p) => sum + p.pieces, 0);
+      const left = Math.max(0, planting.plants * crop.piecesPerPlant.value - taken);
+      const offer = onceOffer(crop, judgement.stages, left, risk.sound, today);
+      const whole = Math.max(1e-9, (left * crop.pieceGrams.value * crop.worthPerKg.value) / 1000);
+      return {
+        ...base,
+        worth: offer.worth,
+        pieces: offer.pieces,
+        ridge: offer.worth.map((w) => w / whole),
+        taskPieces: [offer.pieces],
+        task: {
+          id: planting.id,
+          bedId: bed.id,
+          repeat: false,
+          worth: [offer.worth.map((w, t) => net(w, offer.pieces[t]!))],
+          minutes: [offer.pieces.map(minutes)],
+          endWorth: [offer.leftWorth],
+        },
+      };
+    }
+    const stages = judgement.stages;
+    const bearing = (at: number) => {
+      const i = at - daysBetween(track.from, stages.from);
+      if (i < 0) return 0;
+      const n = Math.min(i, stages.odds.prime.length - 1);
+      return stages.odds.prime[n]! + stages.odds.slipping[n]! + stages.odds.gone[n]!;
+    };
+    const offer = repeatOffer(crop, planting.plants, track, full ? addDays(full, 1) : planting.startedOn, bearing, full !== null, risk.sound, warmth); // prettier-ignore
+    const soonest = crop.again?.low ?? 1;
+    const top = Math.max(1e-9, ...offer.worth[0]!);
+    return {
+      ...base,
+      worth: offer.worth[0]!,
+      pieces: offer.pieces[0]!,
+      ridge: offer.worth[0]!.map((w) => Math.max(0, w) / top),
+      taskPieces: offer.pieces,
+      task: {
+        id: planting.id,
+        bedId: bed.id,
+        repeat: true,
+        worth: offer.worth.map((r, row) => r.map((w, t) => net(w, offer.pieces[row]![t]!))),
+        minutes: offer.pieces.map((r, row) =>
+          r.map((n, t) => (row > 0 && t - (row - 1) < soonest ? null : minutes(n))),
+        ),
+        endWorth: offer.endWorth.map((w, row) => net(w, offer.endPieces[row]!)),
+      },
+    };
+  });
+  return {
+    today,
+    days,
+    track,
+    normalYears: normals.years,
+    minutesFree,
+    away,
+    frost: nightOddsBelow(track, "open", 0, horizonDays),
+    storms: stormOdds(track, horizonDays),
+    plantings,
+    problem: {
+      days,
+      minutesFree,
+      roundMinutes: ROUND_MINUTES,
+      roundCost: ROUND_COST,
+      bedMinutes: BED_MINUTES,
+      bedCost: BED_COST,
+      tasks: plantings.map((p) => p.task),
+    },
+  };
+}

@@ -1,0 +1,50 @@
+import type { Picks, PlanProblem } from "./problem";
+
+export type PlanCheck =
+  { status: "allowed"; worth: number; minutesUsed: number[] } | { status: "not allowed"; reasons: string[] };
+
+/**
+ * Is this plan allowed, and what is it worth? Knows the problem only and shares nothing with the solver.
+ *
+ * @param picks - any plan, ours or another solver's
+ */
+export function checkPlan(problem: PlanProblem, picks: Picks): PlanCheck {
+  const reasons: string[] = [];
+  const horizon = problem.days.length;
+  let worth = 0;
+  const handwork = new Array<number>(horizon).fill(0);
+  const bedsOn = Array.from({ length: horizon }, () => new Set<string>());
+  for (const id of Object.keys(picks))
+    if (!problem.tasks.some((t) => t.id === id)) reasons.push(`${id} is not in the problem`);
+  for (const task of problem.tasks) {
+    const days = picks[task.id] ?? [];
+    if (!task.repeat && days.length > 1) {
+      reasons.push(`${task.id} is picked ${days.length} times`);
+      continue;
+    }
+    let row = 0;
+    for (const t of days) {
+      if (!Number.isInteger(t) || t < 0 || t >= horizon || t < row) {
+        reasons.push(`${task.id} is picked on day ${t} after day ${row - 1}`);
+        continue;
+      }
+      const minutes = task.minutes[row]![t] ?? null;
+      if (minutes === null) reasons.push(`${task.id} may not be picked on day ${t}`);
+      worth += task.worth[row]![t]!;
+      handwork[t]! += minutes ?? 0;
+      bedsOn[t]!.add(task.bedId);
+      row = t + 1;
+    }
+    worth += row === 0 ? task.endWorth[0]! : task.repeat ? task.endWorth[row]! : 0;
+  }
+  const minutesUsed = handwork.map((m, t) => {
+    const beds = bedsOn[t]!.size;
+    if (beds === 0) return 0;
+    worth -= problem.roundCost + beds * problem.bedCost;
+    const used = m + problem.roundMinutes + beds * problem.bedMinutes;
+    if (used > problem.minutesFree[t]! + 1e-6)
+      reasons.push(`day ${t} takes ${used.toFixed(1)} of ${problem.minutesFree[t]} minutes`);
+    return used;
+  });
+  return reasons.length > 0 ? { status: "not allowed", reasons } : { status: "allowed", worth, minutesUsed };
+}

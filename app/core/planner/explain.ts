@@ -1,0 +1,81 @@
+import { checkPlan } from "./check";
+import type { Picks, PlanProblem } from "./problem";
+import { solvePlan, type Plan, type SolveBudget } from "./solve";
+
+/** A planting that the plan leaves worse off than hands without limit would, and what would save it. */
+export interface Loser {
+  id: string;
+  /** Worth lost against unlimited minutes on the days at home. */
+  lost: number;
+  /** The smallest help found; null when none of those tried helps. */
+  saver: { day: number; extraMinutes: number; gain: number } | null;
+}
+
+/** Lost worth that is worth a sentence (the worth of 150 g of courgette): our judgement. */
+const WORTH_TELLING = 0.15;
+const EXTRA_MINUTES = [10, 20, 40, 60];
+
+function worthOf(problem: PlanProblem, picks: Picks, id: string): number {
+  const task = problem.tasks.find((t) => t.id === id);
+  if (!task) throw new RangeError(`id: ${id} is not in the problem`);
+  let row = 0;
+  let worth = 0;
+  for (const t of picks[id] ?? []) {
+    worth += task.worth[row]![t]!;
+    row = t + 1;
+  }
+  return worth + (row === 0 ? task.endWorth[0]! : task.repeat ? task.endWorth[row]! : 0);
+}
+
+/**
+ * Which plantings lose, and what would save them: the problem is changed and asked again, never
+ * judged by a second set of rules.
+ *
+ * @param budget - of each asking again
+ * @returns losers, dearest first
+ */
+export function losersOf(problem: PlanProblem, plan: Plan, budget: SolveBudget): Loser[] {
+  const freer = { ...problem, minutesFree: problem.minutesFree.map((m) => (m > 0 ? m + 24 * 60 : 0)) };
+  const ideal = solvePlan(freer, budget);
+  const losers = problem.tasks
+    .map((task) => ({
+      id: task.id,
+      lost: worthOf(problem, ideal.picks, task.id) - worthOf(problem, plan.picks, task.id),
+    }))
+    .filter((l) => l.lost > WORTH_TELLING)
+    .sort((a, b) => b.lost - a.lost);
+  return losers.slice(0, 4).map((loser) => ({ ...loser, saver: saverOf(problem, plan, ideal.picks, loser, budget) }));
+}
+
+function saverOf(
+  problem: PlanProblem,
+  plan: Plan,
+  ideal: Picks,
+  loser: { id: string; lost: number },
+  budget: SolveBudget,
+) {
+  const days = new Set(ideal[loser.id] ?? []);
+  for (const extraMinutes of EXTRA_MINUTES)
+    for (const day of days) {
+      const helped = { ...problem, minutesFree: problem.minutesFree.map((m, t) => (t === day ? m + extraMinutes : m)) };
+      const again = solvePlan(helped, { ...budget, relaxIterations: 40, repairIterations: 60 });
+      const saved = worthOf(problem, again.picks, loser.id) - worthOf(problem, plan.picks, loser.id);
+      const gain = again.worth - plan.worth;
+      if (saved > loser.lost * 0.6 && gain > 0) return { day, extraMinutes, gain };
+    }
+  return null;
+}
+
+/**
+ * What moving one pick to another day costs, all else held: for the sentence "why this day".
+ *
+ * @returns worth lost by each day of the horizon; null where the move is not allowed
+ */
+export function moveCosts(problem: PlanProblem, plan: Plan, id: string, pickDay: number): (number | null)[] {
+  const others = (plan.picks[id] ?? []).filter((t) => t !== pickDay);
+  return problem.days.map((_, t) => {
+    if (others.includes(t)) return null;
+    const moved = checkPlan(problem, { ...plan.picks, [id]: [...others, t].sort((a, b) => a - b) });
+    return moved.status === "allowed" ? plan.worth - moved.worth : null;
+  });
+}

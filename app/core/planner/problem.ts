@@ -1,0 +1,39 @@
+import { z } from "zod";
+import { IsoDay } from "../calendar";
+
+/** Worths are in kilograms of courgette; minutes are minutes; day indexes count from the first of `days`. */
+const Row = z.array(z.number());
+
+/**
+ * What one planting offers. Row 0 of each table is "no pick yet", row s + 1 "last picked on day s";
+ * column t is a pick on day t. Entries with t ≤ s mean nothing. A one-off planting has row 0 only.
+ */
+export const PlantingTask = z.object({
+  id: z.string(),
+  bedId: z.string(),
+  repeat: z.boolean(),
+  /** worth[row][t], effort already taken off. */
+  worth: z.array(Row),
+  /** minutes[row][t] of handwork, the walk not counted; null = a pick that day is not allowed (too soon after the last). */
+  minutes: z.array(z.array(z.number().nullable())),
+  /** endWorth[row]: what is still out there after the last day, when last picked as the row says. */
+  endWorth: Row,
+});
+export type PlantingTask = z.infer<typeof PlantingTask>;
+
+export const PlanProblem = z.object({
+  days: z.array(IsoDay).min(1),
+  /** Minutes of free hands each day; 0 when away. */
+  minutesFree: z.array(z.number().min(0)),
+  /** Minutes and worth that any round costs: kit, start, putting away. */
+  roundMinutes: z.number().min(0),
+  roundCost: z.number().min(0),
+  /** Minutes and worth of calling at a bed. */
+  bedMinutes: z.number().min(0),
+  bedCost: z.number().min(0),
+  tasks: z.array(PlantingTask),
+});
+export type PlanProblem = z.infer<typeof PlanProblem>;
+
+/** Pick days per planting, rising; empty = not picked in the horizon. */
+export type Picks = Record<string, number[]>;

@@ -1,0 +1,27 @@
+import type { Meaning } from "../crops";
+import { cueScale } from "./likelihood";
+import type { KnownLook } from "./posterior";
+
+/** A reading that settles the matter by itself: a bite, a bolting stalk, too few leaves. */
+export interface Flag {
+  means: Extract<Meaning, "unfit" | "now" | "past" | "early">;
+  look: KnownLook;
+}
+
+const FORCE: Flag["means"][] = ["unfit", "now", "past", "early"];
+
+/**
+ * The strongest flag among the looks: unfit over now over past over early.
+ *
+ * @param looks - of this cycle
+ */
+export function strongestFlag(looks: readonly KnownLook[]): Flag | undefined {
+  const flags = looks.flatMap((look): Flag[] => {
+    const { means } = look.reading;
+    if (means === "unfit") return [{ means, look }];
+    const scaled = cueScale(look.cue)?.readingIds.includes(look.readingId) ?? false;
+    if (scaled && means !== "now") return [];
+    return means === "now" || means === "past" || means === "early" ? [{ means, look }] : [];
+  });
+  return flags.sort((a, b) => FORCE.indexOf(a.means) - FORCE.indexOf(b.means))[0];
+}

@@ -1,0 +1,80 @@
+import type { Cue, CueWeight, Meaning } from "../crops";
+
+/** Stage value of the meanings that lie on the way from unripe to over. */
+const STAGE: Partial<Record<Meaning, number>> = { early: 0, nearly: 1, ready: 2, now: 2, past: 3 };
+
+/**
+ * How steeply readings of a weight tell neighbouring states apart: the slope of the ordinal logistic
+ * model at which a reading is 20, 6 or 2 times as likely in its own state as in the next one
+ * (the weights of the field handbook, our judgement).
+ */
+export const SLOPE: Record<CueWeight, number> = { decisive: slopeFor(20), strong: slopeFor(6), weak: slopeFor(2) };
+
+function logistic(x: number): number {
+  return 1 / (1 + Math.exp(-x));
+}
+
+/** Solves P(m | middle of m) = ratio × P(m | middle of its neighbour) by bisection. */
+function slopeFor(ratio: number): number {
+  let low = 0.1;
+  let high = 30;
+  for (let i = 0; i < 60; i++) {
+    const slope = (low + high) / 2;
+    const own = logistic(slope / 2) - logistic(-slope / 2);
+    const next = logistic(-slope / 2) - logistic((-3 * slope) / 2);
+    if (own / next < ratio) low = slope;
+    else high = slope;
+  }
+  return (low + high) / 2;
+}
+
+/** A cue as an ordinal scale: the borders on the stage coordinate between its readings, in order. */
+export interface CueScale {
+  readingIds: string[];
+  borders: number[];
+  slope: number;
+}
+
+/**
+ * Places the ordered readings of a cue on the stage coordinate. Readings of one meaning share its band
+ * evenly in their order; a cue without a word for a state (hard, then slight give) reads it as the one
+ * before, so that "ready" is only said of what is ready.
+ *
+ * @returns undefined when fewer than two readings lie on the way from early to past: such a cue
+ *   (a bolting stalk, a bite) is a flag, not a scale
+ */
+export function cueScale(cue: Cue): CueScale | undefined {
+  const ordered = cue.readings.flatMap((r) => {
+    const stage = STAGE[r.means];
+    return stage === undefined ? [] : [{ id: r.id, stage }];
+  });
+  if (new Set(ordered.map((r) => r.stage)).size < 2) return undefined;
+  if (ordered.some((r, i) => i > 0 && r.stage < ordered[i - 1]!.stage)) return undefined;
+  const borders: number[] = [];
+  for (let i = 0; i + 1 < ordered.length; i++) {
+    const here = ordered[i]!.stage;
+    const next = ordered[i + 1]!.stage;
+    if (here === next) {
+      const sharing = ordered.filter((r) => r.stage === here).length;
+      const before = ordered.slice(0, i + 1).filter((r) => r.stage === here).length;
+      borders.push(here - 0.5 + before / sharing);
+    } else borders.push(next - 0.5);
+  }
+  return { readingIds: ordered.map((r) => r.id), borders, slope: SLOPE[cue.weight] };
+}
+
+/**
+ * P(reading | σ) of an ordered cue: a proportional-odds model, so the probabilities of all its readings
+ * sum to one at every σ, and a more mature reading always favours more development.
+ *
+ * @param scale - of the cue
+ * @param reading - position in `scale.readingIds`
+ * @param sigma - stage coordinate
+ * @source McCullagh 1980, J. R. Stat. Soc. B 42:109–142 (from memory); weights our judgement
+ */
+export function readingLikelihood(scale: CueScale, reading: number, sigma: number): number {
+  const above = (border: number | undefined, outside: number) =>
+    border === undefined ? outside : logistic(scale.slope * (sigma - border));
+  const atLeast = reading === 0 ? 1 : above(scale.borders[reading - 1], 1);
+  return Math.max(1e-12, atLeast - above(scale.borders[reading], 0));
+}

@@ -1,0 +1,59 @@
+import { addDays, dayOfYear, type IsoDay } from "../calendar";
+import { dailyDegreeDays, type ClimateNormals } from "../weather";
+
+/** How much heat a planting needs to reach its prime, °C·d: log-normal. */
+export interface ThermalRequirement {
+  median: number;
+  /** Standard deviation of its logarithm. */
+  logSpread: number;
+}
+
+/** 10 % and 90 % of the normal lie this many standard deviations from the middle. */
+const Z90 = 1.2816;
+/** Spread between gardens that a packet does not know of (soil, sun, sowing depth): our judgement. */
+const GARDEN_LOG_SPREAD = 0.09;
+
+/** Degree-days that the normals give over `days` days from `from` (its first day counts). */
+export function normalHeat(
+  normals: ClimateNormals,
+  from: IsoDay,
+  days: number,
+  baseC: number,
+  upperC: number,
+  extraC = 0,
+): number {
+  let sum = 0;
+  for (let i = 0; i < Math.ceil(days); i++) {
+    const doy = dayOfYear(addDays(from, i));
+    const share = Math.min(1, days - i);
+    sum += share * dailyDegreeDays(normals.minC[doy]!, normals.maxC[doy]! + extraC, baseC, upperC);
+  }
+  return sum;
+}
+
+/**
+ * Turns "60–70 days" into a thermal requirement: the heat that the garden's own normal climate gives
+ * over that many days from the start. The packet's two ends are read as its 10 and 90 % points.
+ *
+ * @param lowDays - earlier end, days > 0
+ * @param highDays - later end, days ≥ `lowDays`
+ * @param from - day the count starts
+ * @returns median and log spread; never below 3 °C·d, so that a cold spell cannot make it vanish
+ * @throws {RangeError} when the days are not 0 < low ≤ high
+ * @source design of this project; the spread between gardens is our judgement
+ */
+export function requirementFromDays(
+  normals: ClimateNormals,
+  from: IsoDay,
+  lowDays: number,
+  highDays: number,
+  baseC: number,
+  upperC: number,
+  extraC = 0,
+): ThermalRequirement {
+  if (!(lowDays > 0 && highDays >= lowDays)) throw new RangeError(`days: ${lowDays} to ${highDays} is not a range`);
+  const low = Math.max(3, normalHeat(normals, from, lowDays, baseC, upperC, extraC));
+  const high = Math.max(low, normalHeat(normals, from, highDays, baseC, upperC, extraC));
+  const packetSpread = Math.log(high / low) / (2 * Z90);
+  return { median: Math.sqrt(low * high), logSpread: Math.hypot(packetSpread, GARDEN_LOG_SPREAD) };
+}

@@ -1,0 +1,1 @@
+export { walkOf, type Errand, type Stop, type Walk } from "./walk";

@@ -1,0 +1,2 @@
+export { normalCdf } from "./normal";
+export { normalDraw, seeded } from "./seeded";

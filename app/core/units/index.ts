@@ -1,0 +1,4 @@
+export { readAmount, type Amount } from "./amount";
+export { MassUnit, UNIT_SYSTEMS, UnitSystem, fromGrams, sayMass, toGrams } from "./mass";
+export { celsiusFrom } from "./temperature";
+export { sayLength, sayRain, sayReadingText, sayTemperature, sayWind } from "./size";

@@ -1,0 +1,71 @@
+import fc from "fast-check";
+import { expect, test } from "vitest";
+import {
+  MassUnit,
+  fromGrams,
+  readAmount,
+  sayLength,
+  sayMass,
+  sayRain,
+  sayReadingText,
+  sayTemperature,
+  sayWind,
+  toGrams,
+} from ".";
+
+test("the pound and the ounce are the exact ones of 1959", () => {
+  expect(toGrams(1, "lb")).toBe(453.59237);
+  expect(toGrams(16, "oz")).toBe(453.59237);
+});
+
+test("every unit goes there and back", () => {
+  fc.assert(
+    fc.property(fc.constantFrom(...MassUnit.options), fc.double({ min: 0, max: 1e5, noNaN: true }), (unit, value) => {
+      expect(fromGrams(toGrams(value, unit), unit)).toBeCloseTo(value, 6);
+    }),
+  );
+});
+
+test.each([
+  ["840 g", 840],
+  ["2.3kg", 2300],
+  ["2,3 kg", 2300],
+  ["1 lb 4 oz", 453.59237 * 1.25],
+  ["12 oz", 340.194],
+  ["0 g", 0],
+])("“%s” weighs %d g", (text, grams) => {
+  const amount = readAmount(text);
+  if (amount.status !== "mass") throw new Error(amount.status);
+  expect(amount.grams).toBeCloseTo(grams, 3);
+});
+
+test.each([["9", 9], ["12 leaves", 12], ["3 bunches", 3]])("“%s” counts %d", (text, count) => expect(readAmount(text)).toEqual({ status: "count", count })); // prettier-ignore
+
+test.each([
+  ["", /how much/],
+  ["heavy", /not an amount/],
+  ["-3 kg", /below zero/],
+  ["3 stone", /“stone” is not a unit/],
+  ["2.5", /whole pieces/],
+  ["3 kg!!", /not an amount/],
+  ["1 kg 3", /not a unit/],
+])("“%s” is answered with a sentence", (text, words) => {
+  const amount = readAmount(text);
+  if (amount.status !== "not understood") throw new Error(amount.status);
+  expect(amount.sentence).toMatch(words);
+});
+
+test("amounts, lengths, temperatures, rain and wind as each household says them", () => {
+  expect([sayMass(840, "metric"), sayMass(2300, "metric"), sayMass(85_400, "metric")]).toEqual([
+    "840 g",
+    "2.3 kg",
+    "85.4 kg",
+  ]);
+  expect([sayMass(200, "us"), sayMass(850, "us"), sayMass(907.2, "us")]).toEqual(["7 oz", "1 lb 14 oz", "2 lb"]);
+  expect([sayLength(43, "metric"), sayLength(43, "us"), sayLength(152, "us")]).toEqual(["43 mm", "1¾ in", "6 in"]);
+  expect([sayTemperature(-1.6, "metric"), sayTemperature(0, "us")]).toEqual(["−2°", "32°"]);
+  expect([sayRain(0, "us"), sayRain(12.7, "us"), sayRain(7.72, "metric")]).toEqual(["dry", "0.50 in", "7.7 mm"]);
+  expect([sayWind(84, "metric"), sayWind(84, "us")]).toEqual(["84 km/h", "52 mph"]);
+  expect(sayReadingText("20–35 mm, a coin", "us")).toBe("¾–1½ in, a coin");
+  expect(sayReadingText("under 12 mm", "metric")).toBe("under 12 mm");
+});

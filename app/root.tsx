@@ -1,0 +1,49 @@
+import "@fontsource-variable/fraunces/index.css";
+import "@fontsource/atkinson-hyperlegible/400.css";
+import "@fontsource/atkinson-hyperlegible/700.css";
+import { ChakraProvider, chakra } from "@chakra-ui/react";
+import { Links, Meta, Outlet, Scripts, ScrollRestoration, isRouteErrorResponse } from "react-router";
+import type { Route } from "./+types/root";
+import { ActionLink } from "~/ui/shell/Action";
+import { system } from "~/ui/theme";
+
+export const meta: Route.MetaFunction = () => [
+  { title: "Akmedon" },
+  { name: "description", content: "When each crop in the garden is at its peak, and the round that beats the frost." },
+];
+
+export const links: Route.LinksFunction = () => [{ rel: "icon", href: "/icon.svg", type: "image/svg+xml" }];
+
+export function Layout({ children }: { children: React.ReactNode }) {
+  return (
+    <html lang="en">
+      <head>
+        <meta charSet="utf-8" />
+        <meta name="viewport" content="width=device-width, initial-scale=1" />
+        <Meta />
+        <Links />
+      </head>
+      <body>
+        <ChakraProvider value={system}>{children}</ChakraProvider>
+        <ScrollRestoration />
+        <Scripts />
+      </body>
+    </html>
+  );
+}
+
+export default function App() {
+  return <Outlet />;
+}
+
+export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
+  const known = isRouteErrorResponse(error);
+  const sentence = known && typeof error.data === "string" && error.data ? error.data : known && error.status === 404 ? "There is no such page in the garden." : "Something went wrong on our side. Nothing you saved is lost."; // prettier-ignore
+  return (
+    <chakra.main maxWidth="560px" margin="12vh auto" padding="24px" display="grid" gap="16px" justifyItems="start">
+      <chakra.h1 fontSize="2rem">{known && error.status === 404 ? "Not here" : "That did not work"}</chakra.h1>
+      <p>{sentence}</p>
+      <ActionLink href="/">Back to the horizon</ActionLink>
+    </chakra.main>
+  );
+}

@@ -1,0 +1,19 @@
+import { index, layout, route, type RouteConfig } from "@react-router/dev/routes";
+
+export default [
+  route("setup", "routes/setup.tsx"),
+  layout("routes/garden.tsx", [
+    index("routes/horizon.tsx"),
+    route("round", "routes/round.tsx"),
+    route("check/:plantingId", "routes/check.tsx"),
+    route("beds", "routes/beds.tsx"),
+    route("plantings/:plantingId", "routes/planting.tsx"),
+    route("ledger", "routes/ledger.tsx"),
+    route("ledger/:pickId", "routes/pick.tsx"),
+    route("sky", "routes/sky.tsx"),
+  ]),
+  route("ledger.csv", "routes/ledger-csv.ts"),
+  route("looks", "routes/looks.ts"),
+  route("picks", "routes/picks.ts"),
+  route("demo/step", "routes/demo-step.ts"),
+] satisfies RouteConfig;

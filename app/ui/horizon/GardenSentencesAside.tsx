@@ -1,0 +1,71 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { Link } from "react-router";
+import type { GardenSentence, GardenSentences } from "~/core/garden";
+
+const PARTS = [
+  ["best", "At its best", "Nothing is at its best today."],
+  ["turning", "About to turn", "Nothing is about to turn."],
+  ["threatened", "Threatened", "No frost or storm in sight."],
+  ["unfit", "Doesn’t fit", "Everything fits in the time there is."],
+] as const;
+
+/** The garden in plain sentences, beside the board at the table, above it in the field. */
+export function GardenSentencesAside({ sentences }: { sentences: GardenSentences }) {
+  return (
+    <chakra.aside
+      aria-label="The garden in words"
+      padding={{ base: "0 16px 16px", lg: "14px 22px" }}
+      borderLeft={{ lg: "1px solid" }}
+      borderColor={{ lg: "line" }}
+      background={{ lg: "card" }}
+      minHeight={{ lg: "100vh" }}
+      display="grid"
+      alignContent="start"
+      gap="16px"
+    >
+      {PARTS.map(([part, title, none]) => (
+        <Box key={part}>
+          <chakra.h2 fontSize="1.2rem" marginBottom="4px">
+            {title}
+          </chakra.h2>
+          {sentences[part].length === 0 ? (
+            <chakra.p margin="0" color="soft">
+              {none}
+            </chakra.p>
+          ) : (
+            <chakra.ul listStyleType="none" padding="0" margin="0" display="grid" gap="8px">
+              {sentences[part].map((s, i) => (
+                <li key={i}>
+                  <SentenceLine sentence={s} cold={part === "threatened"} />
+                </li>
+              ))}
+            </chakra.ul>
+          )}
+        </Box>
+      ))}
+    </chakra.aside>
+  );
+}
+
+function SentenceLine({ sentence, cold }: { sentence: GardenSentence; cold: boolean }) {
+  const text = (
+    <chakra.span color={sentence.urgent ? "persimmon" : "ink"} fontWeight={sentence.urgent ? 700 : 400}>
+      {sentence.text}
+    </chakra.span>
+  );
+  if (!sentence.plantingId)
+    return (
+      <>
+        <chakra.strong color={cold ? "slate" : "ink"}>{sentence.lead}:</chakra.strong> {text}
+      </>
+    );
+  return (
+    <>
+      <chakra.strong>
+        <Link to={`/check/${sentence.plantingId}`}>{sentence.lead}</Link>
+      </chakra.strong>
+      <br />
+      {text}
+    </>
+  );
+}

@@ -1,0 +1,79 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { Form, Link } from "react-router";
+import type { HorizonView } from "~/services/horizon-view.server";
+import { Action, ActionLink } from "~/ui/shell/Action";
+import { GardenSentencesAside } from "./GardenSentencesAside";
+import { HorizonBoard } from "./HorizonBoard";
+
+/** The start page: what is coming, bed by bed, and the plan that meets it. */
+export function HorizonPage({ view }: { view: HorizonView }) {
+  return (
+    <Box>
+      <Box
+        display="flex"
+        flexWrap="wrap"
+        alignItems="center"
+        gap="10px 28px"
+        padding={{ base: "14px 16px", md: "14px 28px" }}
+      >
+        <chakra.h1 fontSize={{ base: "1.6rem", md: "1.9rem" }}>{view.title}</chakra.h1>
+        <chakra.p flex="1 1 300px" color="soft" margin="0" maxWidth="62ch">
+          {view.summary.map((part, i) =>
+            i % 2 ? (
+              <chakra.strong key={i} color="ink">
+                {part}
+              </chakra.strong>
+            ) : (
+              part
+            ),
+          )}
+        </chakra.p>
+        <RoundButton round={view.round} />
+      </Box>
+      {!view.weatherKnown && (
+        <chakra.p margin="0" padding={{ base: "0 16px 12px", md: "0 28px 12px" }}>
+          No forecast yet, so the days ahead are{" "}
+          {view.normalYears ? `the usual weather of ${view.normalYears} years` : "a rough guess from the latitude"}.{" "}
+          <Link to="/sky">Add weather</Link>
+        </chakra.p>
+      )}
+      {view.beds.length === 0 ? (
+        <Box padding="24px 28px" display="grid" gap="16px" justifyItems="start" maxWidth="60ch">
+          <chakra.h2 fontSize="1.5rem">Nothing grows here yet</chakra.h2>
+          <p>Add a bed, then type what stands in it, a line each: “6 courgette, sown 3 May, bed 1”.</p>
+          <ActionLink href="/beds" tone="loud">
+            Add the first bed
+          </ActionLink>
+        </Box>
+      ) : (
+        <Box display={{ lg: "grid" }} gridTemplateColumns="minmax(0, 1fr) 300px" alignItems="start">
+          <Box order={{ base: 2 }} display={{ base: "block", lg: "none" }}>
+            <GardenSentencesAside sentences={view.sentences} />
+          </Box>
+          <HorizonBoard view={view} />
+          <Box display={{ base: "none", lg: "block" }} position="sticky" top="0">
+            <GardenSentencesAside sentences={view.sentences} />
+          </Box>
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function RoundButton({ round }: { round: HorizonView["round"] }) {
+  if (round.status === "out")
+    return (
+      <ActionLink href="/round" tone="loud">
+        Go on with the round
+      </ActionLink>
+    );
+  if (round.status === "none")
+    return <chakra.span color="soft">{round.next ? `Next round: ${round.next}` : "No round is due"}</chakra.span>;
+  return (
+    <Form method="post" action="/round">
+      <Action tone="loud" type="submit" name="intent" value="start">
+        Start today’s round · {round.minutes} min
+      </Action>
+    </Form>
+  );
+}

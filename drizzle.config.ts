@@ -1,0 +1,8 @@
+import { defineConfig } from "drizzle-kit";
+
+export default defineConfig({
+  dialect: "sqlite",
+  schema: "./app/db/schema.server.ts",
+  out: "./app/db/migrations",
+  casing: "snake_case",
+});

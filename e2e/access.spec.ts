@@ -1,0 +1,46 @@
+import AxeBuilder from "@axe-core/playwright";
+import { expect, test } from "./gardener";
+
+const SCREENS = ["/", "/round", "/check/tomato-red", "/beds", "/plantings/tomato-red", "/sky", "/ledger"];
+
+// In the dark only the colours differ, so only their rule is asked again.
+const RULES = {
+  light: (axe: AxeBuilder) => axe.withTags(["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"]),
+  dark: (axe: AxeBuilder) => axe.withRules(["color-contrast"]),
+};
+
+for (const scheme of ["light", "dark"] as const) {
+  test(`every screen passes the automatic accessibility rules: ${scheme}`, async ({ page, demo }) => {
+    const found: string[] = [];
+    await page.emulateMedia({ colorScheme: scheme });
+    for (const path of SCREENS) {
+      await page.goto(demo.url + path, { waitUntil: "networkidle" });
+      const { violations } = await RULES[scheme](new AxeBuilder({ page })).analyze();
+      found.push(...violations.flatMap((v) => v.nodes.map((n) => `${path} ${v.id}: ${n.html.slice(0, 160)}`)));
+    }
+    expect(found).toEqual([]);
+  });
+}
+
+test("no screen is wider than its window", async ({ page, demo }) => {
+  for (const path of SCREENS) {
+    await page.goto(demo.url + path);
+    const [inner, full] = await page.evaluate(() => [window.innerWidth, document.documentElement.scrollWidth]);
+    expect(full, path).toBeLessThanOrEqual(inner ?? 0);
+  }
+});
+
+test("the demo's clock steps: the day, the forecast and the frost follow", async ({ page, demo }) => {
+  await page.goto(demo.url);
+  await expect(page.getByText(/Frost Wednesday night/).first()).toBeAttached();
+  for (const day of [
+    "Sunday, 20 September",
+    "Monday, 21 September",
+    "Tuesday, 22 September",
+    "Wednesday, 23 September",
+  ]) {
+    await page.getByRole("button", { name: "Next day" }).click();
+    await expect(page.getByRole("heading", { level: 1 })).toHaveText(day);
+  }
+  await expect(page.getByText(/Frost tonight/).first()).toBeAttached();
+});

@@ -1,0 +1,56 @@
+import { spawn, spawnSync, type ChildProcess } from "node:child_process";
+import { mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import path from "node:path";
+
+/** The real built app on a file of its own, so that a test can stop it and start it again. */
+export class GardenServer {
+  readonly url: string;
+  private readonly folder = mkdtempSync(path.join(tmpdir(), "akmedon-e2e-"));
+  private readonly env: NodeJS.ProcessEnv;
+  private process: ChildProcess | undefined;
+
+  constructor(port: number, demo: boolean) {
+    this.url = `http://127.0.0.1:${port}`;
+    this.env = {
+      ...process.env,
+      NODE_ENV: "production",
+      HOST: "127.0.0.1",
+      PORT: String(port),
+      AKMEDON_GARDEN: path.join(this.folder, "garden.sqlite"),
+      AKMEDON_DEMO: demo ? "1" : "",
+      TZ: "UTC",
+    };
+    if (demo) {
+      const made = spawnSync("npx", ["tsx", "scripts/demo.ts"], { env: this.env, encoding: "utf8" });
+      if (made.status !== 0) throw new Error(made.stderr);
+    }
+  }
+
+  async start(): Promise<void> {
+    this.process = spawn("node", ["node_modules/@react-router/serve/bin.js", "./build/server/index.js"], {
+      env: this.env,
+      stdio: "ignore",
+    });
+    for (let tries = 0; tries < 100; tries++) {
+      const up = await fetch(`${this.url}/icon.svg`).then(
+        (r) => r.ok,
+        () => false,
+      );
+      if (up) return;
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    }
+    throw new Error("the server did not start within ten seconds");
+  }
+
+  async stop(): Promise<void> {
+    const ended = new Promise((resolve) => this.process?.once("exit", resolve));
+    this.process?.kill();
+    await ended;
+  }
+
+  async remove(): Promise<void> {
+    await this.stop();
+    rmSync(this.folder, { recursive: true, force: true });
+  }
+}

@@ -1,0 +1,64 @@
+import type { Page } from "@playwright/test";
+import { expect, test } from "./gardener";
+
+/** Names of all planned picks on the horizon: "Courgette, We 23: 2 courgettes. Why this day?" */
+const planned = (page: Page) =>
+  page
+    .locator("main section button[aria-label$='Why this day?']")
+    .evaluateAll((all) => all.map((b) => b.getAttribute("aria-label") ?? ""));
+
+test("a trip added on Sky & away takes the picks off its days; removing it brings them back", async ({
+  page,
+  demo,
+}) => {
+  await page.goto(demo.url);
+  const before = await planned(page);
+  expect(before.some((l) => l.includes("We 23"))).toBe(true);
+  await page.goto(`${demo.url}/sky`);
+  await page.getByLabel("Trip").fill("Two days at the fair");
+  await page.getByLabel("First day away").fill("2026-09-22");
+  await page.getByLabel("Last day away").fill("2026-09-23");
+  await page.getByRole("button", { name: "Add the trip" }).click();
+  await expect(page.getByText(/the plan works round it/)).toBeVisible();
+  await page.goto(demo.url);
+  const away = await planned(page);
+  expect(away.length).toBeGreaterThan(5);
+  expect(away.some((l) => l.includes("Tu 22") || l.includes("We 23"))).toBe(false);
+  await page.goto(`${demo.url}/sky`);
+  await page.getByRole("button", { name: "Remove Two days at the fair" }).click();
+  await expect(page.getByText("Trip removed.")).toBeVisible();
+  await page.goto(demo.url);
+  expect(await planned(page)).toEqual(before);
+});
+
+test("no minutes at all leaves no picks, and says what is lost; minutes given back bring them back", async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/sky`);
+  for (const day of ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"])
+    await page.getByLabel(day, { exact: true }).fill("0");
+  await page.getByRole("button", { name: "Save the minutes" }).click();
+  await expect(page.getByText(/the plan is made anew/)).toBeVisible();
+  await page.goto(demo.url);
+  expect(await planned(page)).toEqual([]);
+  await expect(page.getByText("Nothing to pick is planned in the next two weeks.")).toBeVisible();
+  await page.goto(`${demo.url}/sky`);
+  await page.getByLabel("Sat", { exact: true }).fill("60");
+  await page.getByRole("button", { name: "Save the minutes" }).click();
+  await expect(page.getByText(/the plan is made anew/)).toBeVisible();
+  await page.goto(demo.url);
+  const saturdays = await planned(page);
+  expect(saturdays.length).toBeGreaterThan(0);
+  expect(saturdays.every((l) => l.includes("Sa 19"))).toBe(true);
+});
+
+test("a cue that says past its best turns the row, the sentences and the round at once", async ({ page, demo }) => {
+  await page.goto(`${demo.url}/check/cucumber-late`);
+  await page.getByRole("button", { name: /a forearm/ }).click();
+  await expect(page.getByTestId("verdict")).toContainText("goes on cropping");
+  await page.goto(demo.url);
+  await expect(page.locator("a[href='/check/cucumber-late']").filter({ hasText: "over: take it off" })).toBeVisible();
+  await page.goto(`${demo.url}/round`);
+  await expect(page.getByText("Cucumber, late").first()).toBeVisible();
+});

@@ -1,0 +1,19 @@
+import reactHooks from "eslint-plugin-react-hooks";
+import tseslint from "typescript-eslint";
+
+export default tseslint.config(
+  { ignores: ["build/", "node_modules/", ".react-router/", "var/", "test-results/", "public/"] },
+  ...tseslint.configs.strict,
+  {
+    files: ["**/*.{ts,tsx}"],
+    plugins: { "react-hooks": reactHooks },
+    rules: {
+      "react-hooks/rules-of-hooks": "error",
+      "react-hooks/exhaustive-deps": "error",
+      // Index access is checked by noUncheckedIndexedAccess; `!` marks the places proved by the loop above it.
+      "@typescript-eslint/no-non-null-assertion": "off",
+      eqeqeq: "error",
+      "no-console": "off",
+    },
+  },
+);

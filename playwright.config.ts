@@ -1,0 +1,19 @@
+import { defineConfig } from "@playwright/test";
+import { CHROMIUM } from "./e2e/chromium";
+
+export default defineConfig({
+  testDir: "e2e",
+  outputDir: "test-results/browser",
+  // The machines are shared and noisy: a test that takes 20 s alone has taken 90 there.
+  timeout: 240_000,
+  expect: { timeout: 10_000 },
+  workers: 2,
+  fullyParallel: false,
+  retries: 0,
+  reporter: [["list"], ["json", { outputFile: "test-results/browser.json" }]],
+  use: { launchOptions: CHROMIUM, locale: "en-GB" },
+  projects: [
+    { name: "table", testIgnore: /\.phone\.spec/, use: { viewport: { width: 1280, height: 800 } } },
+    { name: "phone", testIgnore: /\.table\.spec/, use: { viewport: { width: 390, height: 844 }, hasTouch: true } },
+  ],
+});

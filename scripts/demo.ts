@@ -1,0 +1,21 @@
+import { existsSync, mkdirSync, rmSync } from "node:fs";
+import path from "node:path";
+import { openGarden } from "~/db/client.server";
+import { theGarden } from "~/services/clock.server";
+import { plantDemoGarden } from "~/services/demo-garden.server";
+
+/** Makes the demo's own file anew; refuses to touch a household's garden. */
+const file = path.resolve(process.env.AKMEDON_GARDEN ?? "var/demo.sqlite");
+if (existsSync(file)) {
+  const db = openGarden(file);
+  const row = theGarden(db);
+  db.$client.close();
+  if (row && row.demoDay === null) {
+    console.error(`${file} is a household's garden, not the demo's. The demo leaves it alone.`);
+    process.exit(1);
+  }
+  for (const end of ["", "-wal", "-shm"]) rmSync(file + end, { force: true });
+}
+mkdirSync(path.dirname(file), { recursive: true });
+plantDemoGarden(openGarden(file));
+console.log(`Demo garden made in ${file}`);

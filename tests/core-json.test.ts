@@ -1,0 +1,53 @@
+import { spawnSync } from "node:child_process";
+import { readFileSync } from "node:fs";
+import { describe, expect, test } from "vitest";
+
+function core(verb: string, input: string) {
+  const run = spawnSync("npx", ["tsx", "scripts/core.ts", verb], { input, encoding: "utf8" });
+  return { code: run.status, out: run.stdout, err: run.stderr.split("\n").filter((l) => l.startsWith("{")).join("") }; // prettier-ignore
+}
+
+const page = readFileSync("docs/core-json.md", "utf8");
+const sections = page.split(/^## /m).slice(1).map((section) => {
+  const blocks = [...section.matchAll(/```json\n([\s\S]*?)```/g)].map((m) => m[1] ?? "");
+  return { verb: section.split("\n")[0] ?? "", input: blocks.length > 1 ? blocks[0]! : "", wanted: JSON.parse(blocks.at(-1)!) as object };
+}); // prettier-ignore
+
+describe("the examples of docs/core-json.md are true", () => {
+  test("there is one of each verb", () =>
+    expect(sections.map((s) => s.verb).sort()).toEqual(["crops", "forecast", "judge", "plan"]));
+  test.each(sections.map((s) => [s.verb, s] as const))("%s", (verb, { input, wanted }) => {
+    const { code, out } = core(verb, input);
+    expect(code).toBe(0);
+    const trim = (got: unknown, like: unknown): unknown =>
+      Array.isArray(like) ? (got as unknown[]).slice(0, like.length).map((g, i) => trim(g, like[i]))
+      : typeof like === "object" && like !== null ? Object.fromEntries(Object.entries(like).map(([k, v]) => [k, trim((got as Record<string, unknown>)[k], v)]))
+      : got; // prettier-ignore
+    expect(trim(JSON.parse(out), wanted)).toEqual(wanted);
+  });
+});
+
+describe("bad input: exit 2 and one JSON object on standard error", () => {
+  const good = JSON.parse(sections.find((s) => s.verb === "judge")!.input) as Record<string, unknown>;
+  test.each<[string, string, string, string, RegExp]>([
+    ["no JSON", "judge", "{", "", /not JSON/],
+    ["an unknown verb", "guess", "{}", "", /one of crops, judge, forecast, plan/],
+    ["a day that does not exist", "judge", JSON.stringify({ ...good, today: "2026-02-30" }), "today", /not a day/],
+    ["an unknown crop", "judge", JSON.stringify({ ...good, crop: "tulip" }), "", /no crop “tulip”/],
+    [
+      "an unknown reading",
+      "judge",
+      JSON.stringify({ ...good, looks: [{ cueId: "silk_colour", readingId: "pink", takenOn: "2026-08-10" }] }),
+      "",
+      /no reading “pink”/,
+    ],
+    ["a garden without beds", "plan", JSON.stringify({ today: "2026-09-19" }), "latitude", /expected number/],
+  ])("%s", (_, verb, input, path, words) => {
+    const { code, out, err } = core(verb, input);
+    expect(code).toBe(2);
+    expect(out).toBe("");
+    const { error } = JSON.parse(err) as { error: { path: string; message: string } };
+    expect(error.path).toBe(path);
+    expect(error.message).toMatch(words);
+  });
+});

@@ -1,0 +1,79 @@
+import highsLoader from "highs";
+import type { Picks, PlanProblem } from "~/core/planner";
+
+/** The planning problem written out as a mixed-integer program in LP format, for an outside solver. */
+export function milpOf(problem: PlanProblem): string {
+  const H = problem.days.length;
+  const objective: string[] = [];
+  const flows: string[] = [];
+  const minutes = problem.days.map((): string[] => []);
+  const links: string[] = [];
+  const binaries: string[] = [];
+  const term = (value: number, name: string) => `${value < 0 ? "-" : "+"} ${Math.abs(value).toFixed(9)} ${name}`;
+  const bedIds = [...new Set(problem.tasks.map((t) => t.bedId))];
+  problem.tasks.forEach((task, i) => {
+    const into = Array.from({ length: H + 1 }, (): string[] => []);
+    const outOf = Array.from({ length: H + 1 }, (): string[] => []);
+    const picksOn = Array.from({ length: H }, (): string[] => []);
+    const rows = task.repeat ? H + 1 : 1;
+    for (let row = 0; row < rows; row++) {
+      for (let t = row; t < H; t++) {
+        const m = task.minutes[row]![t] ?? null;
+        if (m === null || problem.minutesFree[t] === 0) continue;
+        const x = `x_${i}_${row}_${t}`;
+        binaries.push(x);
+        outOf[row]!.push(x);
+        if (task.repeat) into[t + 1]!.push(x);
+        picksOn[t]!.push(x);
+        objective.push(term(task.worth[row]![t]!, x));
+        minutes[t]!.push(term(m, x));
+      }
+      const end = `e_${i}_${row}`;
+      binaries.push(end);
+      outOf[row]!.push(end);
+      objective.push(term(task.endWorth[row]!, end));
+    }
+    flows.push(`${outOf[0]!.join(" + ")} = 1`);
+    for (let row = 1; row < rows; row++)
+      flows.push([outOf[row]!.join(" + "), ...into[row]!.map((x) => `- ${x}`)].join(" ") + " = 0");
+    const bed = bedIds.indexOf(task.bedId);
+    picksOn.forEach((xs, t) => xs.length && links.push(`${xs.join(" + ")} - z_${bed}_${t} <= 0`));
+  });
+  const used = new Set(links.flatMap((l) => [...l.matchAll(/z_\d+_\d+/g)].map((m) => m[0])));
+  for (const z of used) {
+    const t = Number(z.split("_")[2]);
+    objective.push(term(-problem.bedCost, z));
+    minutes[t]!.push(term(problem.bedMinutes, z));
+    links.push(`${z} - y_${t} <= 0`);
+    binaries.push(z);
+  }
+  const capacity = minutes.flatMap((terms, t) => {
+    if (terms.length === 0) return [];
+    objective.push(term(-problem.roundCost, `y_${t}`));
+    binaries.push(`y_${t}`);
+    return [`${terms.join(" ")} ${term(problem.roundMinutes - problem.minutesFree[t]!, `y_${t}`)} <= 0`];
+  });
+  const wrap = (lines: string[]) =>
+    lines.map((line, k) => ` c${k}: ${line.replace(/(.{180}\S*) /g, "$1\n   ")}`).join("\n");
+  return `Maximize\n obj: ${objective.join("\n   ")}\nSubject To\n${wrap([...flows, ...capacity, ...links])}\nBinary\n ${[...new Set(binaries)].join("\n ")}\nEnd\n`;
+}
+
+export interface Proved {
+  status: string;
+  worth: number;
+  picks: Picks;
+}
+
+/** Solves a planning problem with HiGHS (MIT, registry package `highs`). */
+export async function solveWithHighs(problem: PlanProblem, seconds: number): Promise<Proved> {
+  const highs = await highsLoader();
+  const solution = highs.solve(milpOf(problem), { time_limit: seconds, mip_rel_gap: 0, mip_abs_gap: 1e-7 });
+  const picks: Picks = Object.fromEntries(problem.tasks.map((t) => [t.id, [] as number[]]));
+  for (const [name, column] of Object.entries(solution.Columns)) {
+    const x = /^x_(\d+)_\d+_(\d+)$/.exec(name);
+    if (x && "Primal" in column && (column.Primal ?? 0) > 0.5)
+      picks[problem.tasks[Number(x[1])]!.id]!.push(Number(x[2]));
+  }
+  for (const days of Object.values(picks)) days.sort((a, b) => a - b);
+  return { status: solution.Status, worth: solution.ObjectiveValue, picks };
+}

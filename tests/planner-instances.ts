@@ -1,0 +1,70 @@
+import { addDays } from "~/core/calendar";
+import type { PlanProblem } from "~/core/planner";
+import { seeded } from "~/core/statistics";
+
+/**
+ * Made-up planning problems: one-off and keep-giving plantings with humps of worth, a killing night,
+ * days away, scarce minutes. Knows the problem's shape only, nothing of the solver.
+ */
+export function planInstance(seed: number, plantings: number, horizon: number): PlanProblem {
+  const random = seeded(seed);
+  const beds = Math.max(2, Math.ceil(plantings / 3));
+  const frost = 2 + Math.floor(random() * (horizon - 3));
+  const awayFrom = Math.floor(random() * horizon);
+  const awayDays = Math.floor(random() * 4);
+  const minutesFree = Array.from({ length: horizon }, (_, t) =>
+    t >= awayFrom && t < awayFrom + awayDays ? 0 : Math.round(15 + random() * plantings * 2.2),
+  );
+  const tasks = Array.from({ length: plantings }, (_, i) => {
+    const bedId = `bed${Math.floor(random() * beds)}`;
+    const value = 0.5 + random() * 6;
+    const tender = random() < 0.6;
+    const alive = (t: number) => (tender && t > frost ? 0.15 : 1);
+    if (random() < 0.5) {
+      const peak = random() * (horizon + 4);
+      const width = 1.5 + random() * 6;
+      const hump = (t: number) => value * Math.exp(-(((t - peak) / width) ** 2)) * alive(t);
+      const minutes = 1 + random() * 14;
+      return {
+        id: `p${i}`,
+        bedId,
+        repeat: false,
+        worth: [Array.from({ length: horizon }, (_, t) => hump(t) - 0.02 * minutes)],
+        minutes: [new Array<number>(horizon).fill(minutes)],
+        endWorth: [0.9 * Math.max(...Array.from({ length: 6 }, (_, k) => hump(horizon + k)))],
+      };
+    }
+    const rate = value / 4;
+    const life = 1 + random() * 4;
+    const backlog = Math.floor(random() * 4);
+    const soonest = 1 + Math.floor(random() * 2);
+    const gather = (from: number, to: number) => {
+      let worth = 0;
+      for (let d = from; d <= to; d++)
+        worth += rate * Math.max(0, Math.min(1, 2 - (to - d) / life)) - (to - d > 2 * life ? 0.3 * rate : 0);
+      return worth * alive(to);
+    };
+    const rows = Array.from({ length: horizon + 1 }, (_, row) => (row === 0 ? -backlog : row));
+    return {
+      id: `p${i}`,
+      bedId,
+      repeat: true,
+      worth: rows.map((from) => Array.from({ length: horizon }, (_, t) => (t < from ? 0 : gather(from, t)))),
+      minutes: rows.map((from, row) =>
+        Array.from({ length: horizon }, (_, t) =>
+          row > 0 && t - (row - 1) < soonest ? null : 1 + 0.8 * rate * Math.max(1, t - from + 1),
+        ),
+      ),
+      endWorth: rows.map((from) => 0.6 * gather(from, horizon - 1)),
+    };
+  });
+  return {
+    days: Array.from({ length: horizon }, (_, t) => addDays("2026-09-01", t)),
+    minutesFree,
+    roundMinutes: 6,
+    roundCost: 0.3,
+    bedMinutes: 1.5,
+    bedCost: 0.05,
+    tasks,
+  };
+}

@@ -1,0 +1,176 @@
+import { readFileSync } from "node:fs";
+import { expect, test } from "vitest";
+import { bed, planting, trip, weatherDay } from "~/db/schema.server";
+import {
+  BedForm,
+  PlantingForm,
+  addBed,
+  addPlanting,
+  editPlanting,
+  moveBed,
+  removeBed,
+  removePlanting,
+  understandLine,
+} from "~/services/beds.server";
+import { fieldErrors } from "~/services/pick-form";
+import { GardenForm } from "~/services/set-up-garden.server";
+import { MinutesForm, TripForm, addTrip, importWeather } from "~/services/sky.server";
+import { takeLook } from "~/services/take-look.server";
+import { smallGarden } from "./garden-fixture";
+
+test("a line names its bed, by name or by its place on the walk, or takes the bed it was typed at", () => {
+  const { db, garden } = smallGarden();
+  const long = db.select().from(bed).get()!;
+  for (const line of ["6 beetroot, sown 3 May, Long bed", "6 beetroot, sown 3 May, bed 1", "6 beetroot, sown 3 May"]) {
+    const read = understandLine(db, garden, line, long.id);
+    if (read.status !== "understood") throw new Error(read.sentence);
+    expect(read.line.bedName).toBe("Long bed");
+  }
+  expect(understandLine(db, garden, "6 beetroot, sown 3 May, bed 9", undefined)).toMatchObject({
+    sentence: expect.stringMatching(/No bed called “bed 9”.*Long bed/) as string,
+  });
+});
+
+test("a planting that cannot be understood adds nothing", () => {
+  const { db, garden } = smallGarden();
+  expect(understandLine(db, garden, "some flowers", undefined).status).toBe("not understood");
+  expect(db.select().from(planting).all()).toHaveLength(2);
+});
+
+test("an understood line is added whole", () => {
+  const { db, garden } = smallGarden();
+  const read = understandLine(db, garden, "6 beetroot golden, sown 3 May, Long bed", undefined);
+  if (read.status !== "understood") throw new Error(read.sentence);
+  const id = addPlanting(db, read.line);
+  expect(
+    db
+      .select()
+      .from(planting)
+      .all()
+      .find((p) => p.id === id),
+  ).toMatchObject({ cropId: "beetroot", variety: "golden", plants: 6, startedOn: "2026-05-03" });
+});
+
+test("two beds of one name are refused; beds move along the walk; a bed with a record stays", () => {
+  const { db } = smallGarden();
+  expect(addBed(db, { name: "long BED", kind: "open" })).toMatchObject({ status: "refused" });
+  const second = addBed(db, { name: "Low bed", kind: "low" });
+  if (second.status !== "added") throw new Error("added");
+  moveBed(db, second.bedId, -1);
+  expect(db.select().from(bed).all().sort((a, b) => a.position - b.position).map((b) => b.name)).toEqual(["Low bed", "Long bed"]); // prettier-ignore
+  const long = db.select().from(bed).all().find((b) => b.name === "Long bed")!; // prettier-ignore
+  expect(removeBed(db, long.id)).toMatchObject({ status: "refused" });
+  expect(removeBed(db, second.bedId)).toEqual({ status: "removed" });
+  expect(BedForm.safeParse({ name: "  ", kind: "open" }).success).toBe(false);
+});
+
+test.each<[string, Record<string, string>, string, RegExp]>([
+  ["no plants", { plants: "0" }, "plants", /At least one/],
+  ["words for plants", { plants: "many" }, "plants", /how many plants/i],
+  ["one end of the packet only", { packetLow: "50" }, "packetHigh", /both ends/],
+  ["a packet that runs backwards", { packetLow: "70", packetHigh: "50" }, "packetHigh", /before its earlier/],
+  ["a day that does not exist", { startedOn: "2026-02-30" }, "startedOn", /not a day/],
+])("a planting with %s is refused in a sentence", (_, fields, at, words) => {
+  const parsed = PlantingForm.safeParse({
+    plantingId: "carrot",
+    variety: "",
+    plants: "4",
+    bedId: "x",
+    startedOn: "2026-05-03",
+    packetLow: "",
+    packetHigh: "",
+    schoolOption: "",
+    ...fields,
+  });
+  if (parsed.success) throw new Error("refused");
+  expect(fieldErrors(parsed.error)[at]).toMatch(words);
+});
+
+test("a planting cannot start tomorrow; one with nothing picked can be removed", () => {
+  const { db, garden } = smallGarden();
+  const facts = {
+    plantingId: "carrot",
+    variety: "",
+    plants: 4,
+    bedId: db.select().from(bed).get()!.id,
+    packetLow: null,
+    packetHigh: null,
+    schoolOption: null,
+  };
+  expect(editPlanting(db, garden, { ...facts, startedOn: "2099-01-01" })).toMatchObject({ status: "refused" });
+  expect(editPlanting(db, garden, { ...facts, startedOn: "2026-05-01" })).toEqual({ status: "saved" });
+  expect(removePlanting(db, "carrot")).toEqual({ status: "removed" });
+});
+
+test("a trip that ends before it starts, or lasts over a year, is refused; a good one is kept", () => {
+  const errors = (fields: object) => {
+    const parsed = TripForm.safeParse({ name: "Coast", from: "2026-09-26", to: "2026-09-30", ...fields });
+    return parsed.success ? {} : fieldErrors(parsed.error);
+  };
+  expect(errors({ to: "2026-09-20" }).to).toMatch(/ends before it starts/);
+  expect(errors({ to: "2028-09-20" }).to).toMatch(/Longer than a year/);
+  expect(errors({ from: "2026-09-31" }).from).toMatch(/not a day/);
+  expect(errors({ name: " " }).name).toMatch(/in a word/);
+  const { db } = smallGarden();
+  addTrip(db, TripForm.parse({ name: "Coast", from: "2026-09-26", to: "2026-09-30" }));
+  expect(db.select().from(trip).all()).toHaveLength(1);
+});
+
+test.each([
+  ["-5", /below zero/],
+  ["1500", /check the number/],
+  ["x", /as a number/],
+  ["2.5", /Whole minutes/],
+])("%s minutes a day is refused", (minutes, words) => {
+  // prettier-ignore
+  const parsed = MinutesForm.safeParse({ minutes: [minutes, "10", "10", "10", "10", "10", "10"] });
+  expect(parsed.success ? "" : parsed.error.issues[0]!.message).toMatch(words);
+});
+
+test.each<[Record<string, string>, string]>([
+  [{ latitude: "95" }, "latitude"],
+  [{ latitude: "north" }, "latitude"],
+  [{ longitude: "190" }, "longitude"],
+  [{ timeZone: "Garden/Shed" }, "timeZone"],
+  [{ name: "" }, "name"],
+])("a garden at %o is refused", (fields, at) => {
+  const parsed = GardenForm.safeParse({
+    name: "Back",
+    latitude: "52,4",
+    longitude: "-0.6",
+    timeZone: "Europe/London",
+    unitSystem: "metric",
+    ...fields,
+  });
+  if (parsed.success) throw new Error("refused");
+  expect(Object.keys(fieldErrors(parsed.error))).toEqual([at]);
+});
+
+test("a weather file is taken in whole or not at all; days before today are the record", () => {
+  const { db, garden } = smallGarden();
+  const seattle = readFileSync("node_modules/vega-datasets/data/seattle-weather.csv", "utf8");
+  expect(importWeather(db, garden, "rubbish\n".repeat(10_000), "x.csv", {}).status).toBe("refused");
+  expect(importWeather(db, garden, seattle, "s.csv", {}).status).toBe("units unclear");
+  expect(db.select().from(weatherDay).all()).toEqual([]);
+  expect(importWeather(db, garden, seattle, "s.csv", { wind: "m/s" })).toMatchObject({
+    status: "taken",
+    observed: 1461,
+    forecast: 0,
+  });
+  expect(importWeather(db, garden, seattle, "s.csv", { wind: "m/s" }).status).toBe("taken");
+  expect(db.select().from(weatherDay).all()).toHaveLength(1461);
+});
+
+test("a second answer to a cue on the same day replaces the first; an empty one takes it back; unknown ones change nothing", () => {
+  const { db } = smallGarden();
+  const answer = (readingId: string, cueId = "length") =>
+    takeLook(db, { plantingId: "courgette", cueId, readingId }).status;
+  const readings = () => db.query.look.findMany().sync().map((l) => l.readingId); // prettier-ignore
+  expect([answer("under_80"), answer("150_250")]).toEqual(["taken", "taken"]);
+  expect(readings()).toEqual(["150_250"]);
+  expect(answer("enormous")).toBe("unknown cue");
+  expect(answer("red", "colour_stage")).toBe("unknown cue");
+  expect(readings()).toEqual(["150_250"]);
+  expect(answer("")).toBe("taken back");
+  expect(readings()).toEqual([]);
+});

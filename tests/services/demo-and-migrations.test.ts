@@ -1,0 +1,130 @@
+import { execFileSync, spawnSync } from "node:child_process";
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import path from "node:path";
+import { afterAll, expect, test } from "vitest";
+import { openGarden } from "~/db/client.server";
+import { pick, planting, round, weatherDay } from "~/db/schema.server";
+import { stepDemoClock, theGarden } from "~/services/clock.server";
+import { DEMO_DAY, plantDemoGarden } from "~/services/demo-garden.server";
+import { horizonView } from "~/services/horizon-view.server";
+import { plannedGarden } from "~/services/outlook.server";
+import { errandsOf, finishRound, openRound, startRound } from "~/services/round.server";
+import { setUpGarden } from "~/services/set-up-garden.server";
+
+const folder = mkdtempSync(path.join(tmpdir(), "akmedon-"));
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+function demo() {
+  const db = openGarden(":memory:");
+  plantDemoGarden(db);
+  return { db, garden: theGarden(db)! };
+}
+
+test("an empty file migrates to today, twice without harm, and the schema has nothing left to write", () => {
+  const file = path.join(folder, "twice.sqlite");
+  openGarden(file).$client.close();
+  const db = openGarden(file);
+  expect(db.$client.pragma("foreign_keys", { simple: true })).toBe(1);
+  expect(db.$client.pragma("journal_mode", { simple: true })).toBe("wal");
+  expect(() =>
+    db
+      .insert(planting)
+      .values({ id: "p", bedId: "nowhere", cropId: "carrot", plants: 1, startEvent: "sown", startedOn: "2026-05-01" })
+      .run(),
+  ).toThrow(/FOREIGN KEY/);
+  db.$client.close();
+  expect(execFileSync("npx", ["drizzle-kit", "generate"], { encoding: "utf8" })).toContain("No schema changes");
+});
+
+test("the demo has nine beds, some thirty plantings in every stage, a trip, a frost and a storm ahead, two weeks of ledger", () => {
+  const { db, garden } = demo();
+  const { outlook } = plannedGarden(db, garden);
+  expect(new Set(outlook.plantings.map((p) => p.bed.id)).size).toBe(9);
+  expect(outlook.plantings.length).toBeGreaterThanOrEqual(30);
+  expect(new Set(outlook.plantings.map((p) => p.crop.id)).size).toBe(12);
+  const stages = new Set(
+    outlook.plantings.map((p) => Object.entries(p.judgement.odds).sort((a, b) => b[1] - a[1])[0]![0]),
+  );
+  expect([...stages].sort()).toEqual(["close", "gone", "not yet", "prime", "slipping"].sort());
+  expect(Math.max(...outlook.frost.map((n) => n.odds))).toBeGreaterThan(0.5);
+  expect(Math.max(...outlook.storms.map((s) => s.gustOdds))).toBeGreaterThan(0.5);
+  expect(outlook.away.filter(Boolean)).toHaveLength(5);
+  const days = db.select().from(pick).all().map((p) => p.pickedOn).sort(); // prettier-ignore
+  expect(days.length).toBeGreaterThan(30);
+  expect(days[0]! >= "2026-09-05" && days.at(-1)! < DEMO_DAY).toBe(true);
+});
+
+test("stepping the demo's clock turns forecast into record and issues a new forecast", () => {
+  const { db } = demo();
+  expect(stepDemoClock(db, 1)).toEqual({ status: "stepped", day: "2026-09-20" });
+  const rows = db.select().from(weatherDay).all();
+  const last = (kind: string) => rows.filter((r) => r.kind === kind).map((r) => r.day).sort(); // prettier-ignore
+  expect(last("observed").at(-1)).toBe("2026-09-19");
+  expect(last("forecast").at(-1)).toBe("2026-09-30");
+});
+
+test("a household's clock cannot be stepped, and the demo's script leaves its file alone", () => {
+  const file = path.join(folder, "household.sqlite");
+  const db = openGarden(file);
+  setUpGarden(db, { name: "Ours", latitude: 52, longitude: 0, timeZone: "Europe/London", unitSystem: "metric" });
+  expect(stepDemoClock(db, 1)).toEqual({ status: "not the demo" });
+  db.$client.close();
+  const run = spawnSync("npx", ["tsx", "scripts/demo.ts"], {
+    env: { ...process.env, AKMEDON_GARDEN: file },
+    encoding: "utf8",
+  });
+  expect(run.status).toBe(1);
+  expect(run.stderr).toContain("leaves it alone");
+  expect(theGarden(openGarden(file))?.name).toBe("Ours");
+});
+
+test("a household's server refuses the demo's file, and a file that is no garden, in a sentence", () => {
+  const opened = (file: string) =>
+    spawnSync("npx", ["tsx", "scripts/open-garden.ts"], {
+      env: { ...process.env, AKMEDON_GARDEN: file, AKMEDON_DEMO: "" },
+      encoding: "utf8",
+    });
+  const demoFile = path.join(folder, "demo.sqlite");
+  plantDemoGarden(openGarden(demoFile));
+  expect(opened(demoFile)).toMatchObject({
+    status: 1,
+    stderr: expect.stringContaining("is the demo's garden") as string,
+  });
+  const rubbish = path.join(folder, "rubbish.sqlite");
+  writeFileSync(rubbish, "this is not a database, only some words about beans ".repeat(40));
+  expect(opened(rubbish)).toMatchObject({ status: 1, stderr: expect.stringContaining("cannot be opened") as string });
+  expect(readFileSync(rubbish, "utf8")).toContain("about beans");
+  expect(opened(path.join(folder, "fresh.sqlite"))).toMatchObject({
+    status: 0,
+    stdout: expect.stringContaining("a new garden") as string,
+  });
+});
+
+test("a round writes its list down, is started once, fits the minutes of the day, and ends", () => {
+  const { db, garden } = demo();
+  const started = startRound(db, garden);
+  if (started.status !== "started") throw new Error(started.status);
+  expect(startRound(db, garden)).toEqual({ status: "already out", roundId: started.roundId });
+  const errands = errandsOf(db, started.roundId);
+  expect(errands.length).toBeGreaterThan(3);
+  expect(errands.reduce((sum, e) => sum + e.minutes, 0)).toBeLessThanOrEqual(50);
+  finishRound(db, started.roundId);
+  expect(openRound(db)).toBeUndefined();
+  expect(db.select().from(round).all().filter((r) => r.day === DEMO_DAY)).toHaveLength(1); // prettier-ignore
+});
+
+test("the horizon of the demo: tender picks lie before the frost unless sheltered, none on away days", () => {
+  const { db, garden } = demo();
+  const view = horizonView(db, garden);
+  const frostFrom = view.bands.find((b) => b.kind === "frost")!.from;
+  for (const bed of view.beds.filter((b) => b.name === "Low bed" || b.name === "Long bed"))
+    for (const p of bed.plantings.filter((q) => /Courgette|bean/.test(q.crop)))
+      expect(
+        p.handles.some((h) => h.day <= Math.floor(frostFrom)),
+        p.id,
+      ).toBe(true);
+  for (const p of view.beds.flatMap((b) => b.plantings))
+    for (const h of p.handles) expect(view.days[h.day]!.away).toBe(false);
+  expect(view.sentences.threatened[0]!.lead).toMatch(/^Frost/);
+});
