@@ -1,7 +1,9 @@
 import { catalogue } from "~/catalogue/catalogue.server";
 import { addDays, type IsoDay } from "~/core/calendar";
+import { ofVariety, type Variety } from "~/core/crops";
+import type { RainOutlook, Threat } from "~/core/hazards";
+import { assess, development, judge, type Look } from "~/core/readiness";
 import { roughNormals, skyTrack } from "~/core/weather";
-import { development, judge, type Look } from "~/core/readiness";
 
 const crops = catalogue();
 const normals = roughNormals(52);
@@ -10,29 +12,64 @@ export const HORIZON = 14;
 /** A planting on a day, what was seen of it and what is coming, for tests of the judgement. */
 export interface Situation {
   crop: string;
-  started: IsoDay;
+  /** When it started; left out, so long ago that it has just reached its day by the packet. */
+  started?: IsoDay;
+  /** Days before (−) or after (+) its day by the packet, in place of `started`. */
+  packetDay?: number;
   today: IsoDay;
   looks?: Look[];
   lastFullPick?: IsoDay;
-  school?: string;
-  killedAfter?: number;
+  school?: [string, string];
+  /** What ends it, after day n of the horizon. */
+  threat?: { kind: Threat["kind"]; after: number; loss?: number; days?: number };
   free?: boolean[];
+  forSeed?: boolean;
+  bedNeededOn?: IsoDay;
+  firstPickOn?: IsoDay;
+  soakedDaysAgo?: number;
+  /** Dry days running from each day of the horizon. */
+  dryRun?: number[];
+  variety?: Omit<Variety, "cropId" | "name">;
 }
 
+const DRY: RainOutlook = { soakedDaysAgo: null, dryRun: new Array<number>(HORIZON).fill(7) };
+
 /** Judges it in a rough climate of 52° north. */
-export function judged({ crop: id, started, today, looks = [], lastFullPick, school, killedAfter, free }: Situation) {
-  const crop = crops.find((c) => c.id === id)!;
+export function judged(s: Situation) {
+  const plain = crops.find((c) => c.id === s.crop)!;
+  const crop = ofVariety(plain, s.variety);
+  const { today } = s;
+  const middle = Math.round((crop.packet.low + crop.packet.high) / 2);
+  const started = s.started ?? addDays(today, -middle - (s.packetDay ?? 0));
   const track = skyTrack([], [], normals, started, today, addDays(today, 90));
-  const dev = development(crop, track, normals, started, lastFullPick ?? null, null, 0, school);
-  const sound = Float64Array.from({ length: HORIZON }, (_, n) =>
-    killedAfter !== undefined && n > killedAfter ? 0.15 : 1,
-  );
-  const threats =
-    killedAfter === undefined
-      ? []
-      : [{ kind: "frost" as const, lastDayBefore: addDays(today, killedAfter), odds: 0.85, loss: 0.85 }];
-  const handsFree = free ?? new Array<boolean>(HORIZON).fill(true);
-  return judge({ crop, dev, looks, today, survival: { sound, threats }, handsFree, packetHighDays: crop.packet.high });
+  const dev = development(crop, track, normals, {
+    startedOn: started,
+    lastFullPickOn: s.lastFullPick ?? null,
+    schools: s.school ? { [s.school[0]]: s.school[1] } : {},
+  });
+  const { threat } = s;
+  const loss = threat?.loss ?? 0.85;
+  const sound = new Float64Array(HORIZON).fill(1);
+  const threats: Threat[] = [];
+  if (threat)
+    for (let d = 0; d < (threat.days ?? 1); d++) {
+      threats.push({ kind: threat.kind, lastDayBefore: addDays(today, threat.after + d), odds: 0.85, loss });
+      for (let n = threat.after + d + 1; n < HORIZON; n++) sound[n]! *= 1 - loss;
+    }
+  return judge({
+    crop,
+    dev,
+    assessment: assess(crop, dev, s.looks ?? [], today),
+    today,
+    survival: { sound, threats },
+    rain: { soakedDaysAgo: s.soakedDaysAgo ?? null, dryRun: s.dryRun ?? DRY.dryRun },
+    handsFree: s.free ?? new Array<boolean>(HORIZON).fill(true),
+    packetHighDays: crop.packet.high,
+    ...(s.school ? { schools: { [s.school[0]]: s.school[1] } } : {}),
+    ...(s.forSeed ? { forSeed: true } : {}),
+    bedNeededOn: s.bedNeededOn ?? null,
+    firstPickOn: s.firstPickOn ?? null,
+  });
 }
 
 /** Looks of one day: [cue, reading] each. */

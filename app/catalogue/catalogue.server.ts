@@ -1,30 +1,59 @@
 import { readFileSync, readdirSync } from "node:fs";
 import path from "node:path";
 import { z } from "zod";
-import { Crop, type Catalogue } from "~/core/crops";
+import { Crop, resolveLikes, School, type Catalogue, type CropData } from "~/core/crops";
 
 const DATA = path.resolve(process.env.AKMEDON_DATA ?? "data");
+const read = (file: string): unknown => JSON.parse(readFileSync(path.join(DATA, file), "utf8"));
 
+let data: CropData[] | undefined;
+let known: z.input<typeof School>[] | undefined;
 let loaded: Catalogue | undefined;
 
+/** The crops of `data/crops` as data, each laid over the one it is like, with its schools; not yet checked. */
+export function catalogueData(): CropData[] {
+  data ??= resolveLikes(
+    readdirSync(path.join(DATA, "crops"))
+      .filter((file) => file.endsWith(".json"))
+      .sort()
+      .map((file) => read(path.join("crops", file)) as CropData),
+  ).map(withSchools);
+  return data;
+}
+
+/** A crop's data with the schools that name it. */
+function withSchools(crop: CropData): CropData {
+  return { ...crop, schools: schoolData().filter((s) => s.crops.includes(crop.id as string)) };
+}
+
+function schoolData(): z.input<typeof School>[] {
+  if (!known) {
+    const raw = read("schools.json");
+    const parsed = z.array(School).safeParse(raw);
+    if (!parsed.success) throw new Error(`schools.json: ${z.prettifyError(parsed.error)}`);
+    known = raw as z.input<typeof School>[];
+  }
+  return known;
+}
+
 /**
- * The crops of `data/crops`, one a file, checked against the schema once per process.
+ * Checks a crop's data.
  *
- * @throws {Error} naming the file and the field when one does not fit
+ * @throws {Error} naming the crop and the field when it does not fit
  */
+export function checkedCrop(crop: CropData): Crop {
+  const parsed = Crop.safeParse(crop);
+  if (!parsed.success) throw new Error(`${String(crop.id)}: ${z.prettifyError(parsed.error)}`);
+  return parsed.data;
+}
+
+/** The crops as the app ships them, checked once per process. */
 export function catalogue(): Catalogue {
-  loaded ??= readdirSync(path.join(DATA, "crops"))
-    .filter((file) => file.endsWith(".json"))
-    .sort()
-    .map((file) => {
-      const parsed = Crop.safeParse(JSON.parse(readFileSync(path.join(DATA, "crops", file), "utf8")));
-      if (!parsed.success) throw new Error(`${file}: ${z.prettifyError(parsed.error)}`);
-      return parsed.data;
-    });
+  loaded ??= catalogueData().map(checkedCrop);
   return loaded;
 }
 
 /** The titles behind the source ids. */
 export function sources(): Record<string, string> {
-  return z.record(z.string(), z.string()).parse(JSON.parse(readFileSync(path.join(DATA, "sources.json"), "utf8")));
+  return z.record(z.string(), z.string()).parse(read("sources.json"));
 }

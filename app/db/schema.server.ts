@@ -40,6 +40,10 @@ export const planting = sqliteTable(
     packetLow: integer(),
     packetHigh: integer(),
     schoolOption: text(),
+    /** Kept for its seed, not for the kitchen. */
+    forSeed: integer({ mode: "boolean" }).notNull().default(false),
+    /** Day the bed is wanted for something else. */
+    bedNeededOn: text(),
     /** Set when the planting is over. */
     finishedOn: text(),
   },
@@ -58,8 +62,62 @@ export const look = sqliteTable(
     readingId: text().notNull(),
     takenOn: text().notNull(),
     takenAt: text().notNull(),
+    /** How many were looked at; empty for one. */
+    sampleOf: integer(),
+    /** The measurement behind a reading of size, mm. */
+    measuredMm: real(),
   },
   (t) => [uniqueIndex("look_once_a_day").on(t.plantingId, t.cueId, t.takenOn)],
+);
+
+/** Something counted at a planting: ready pieces in all, or leaves on a usual plant. */
+export const countSeen = sqliteTable(
+  "count_seen",
+  {
+    id: text().primaryKey(),
+    plantingId: text()
+      .notNull()
+      .references(() => planting.id, { onDelete: "cascade" }),
+    countedOn: text().notNull(),
+    what: text({ enum: ["ready", "leaves"] }).notNull(),
+    number: integer().notNull(),
+  },
+  (t) => [uniqueIndex("count_once_a_day").on(t.plantingId, t.what, t.countedOn)],
+);
+
+/** The household's own values of a crop, or a crop of its own: what differs from the one it is like. */
+export const householdCrop = sqliteTable("household_crop", {
+  cropId: text().primaryKey(),
+  /** JSON, laid over the shipped crop (or over the one named in `like`). */
+  patch: text().notNull(),
+  savedAt: text().notNull(),
+});
+
+/** A variety as the household knows it. */
+export const variety = sqliteTable(
+  "variety",
+  {
+    id: text().primaryKey(),
+    cropId: text().notNull(),
+    name: text().notNull(),
+    ripeColour: text(),
+    sizeLowMm: real(),
+    sizeHighMm: real(),
+    packetLow: integer(),
+    packetHigh: integer(),
+  },
+  (t) => [uniqueIndex("variety_name").on(t.cropId, t.name)],
+);
+
+/** The household's way where good gardeners differ. */
+export const schoolChoice = sqliteTable(
+  "school_choice",
+  {
+    cropId: text().notNull(),
+    schoolId: text().notNull(),
+    optionId: text().notNull(),
+  },
+  (t) => [uniqueIndex("school_once_a_crop").on(t.cropId, t.schoolId)],
 );
 
 /** A walk round the garden. */
@@ -181,3 +239,4 @@ export type PlantingRow = typeof planting.$inferSelect;
 export type PickRow = typeof pick.$inferSelect;
 export type ContainerRow = typeof container.$inferSelect;
 export type GardenRow = typeof garden.$inferSelect;
+export type VarietyRow = typeof variety.$inferSelect;

@@ -2,9 +2,10 @@ import { Box, chakra } from "@chakra-ui/react";
 import { eq } from "drizzle-orm";
 import { Form, Link, data, redirect } from "react-router";
 import type { Route } from "./+types/planting";
-import { catalogue } from "~/catalogue/catalogue.server";
 import { bed, planting } from "~/db/schema.server";
 import { PlantingForm, editPlanting, finishPlanting, removePlanting } from "~/services/beds.server";
+import { windowSchool } from "~/core/readiness";
+import { cropsOf } from "~/services/household-crops.server";
 import { knownGarden } from "~/services/known-garden.server";
 import { fieldErrors } from "~/services/pick-form";
 import { Choice, ErrorLine, Field, TextInput } from "~/ui/forms/Field";
@@ -15,12 +16,12 @@ export const meta: Route.MetaFunction = () => [{ title: "Change a planting · Ak
 export function loader({ params }: Route.LoaderArgs) {
   const { db } = knownGarden();
   const row = db.select().from(planting).where(eq(planting.id, params.plantingId)).get();
-  const crop = catalogue().find((c) => c.id === row?.cropId);
+  const crop = cropsOf(db).find((c) => c.id === row?.cropId);
   if (!row || !crop) throw data("This planting is no longer there.", { status: 404 });
   return {
     row,
     beds: db.select().from(bed).all().sort((a, b) => a.position - b.position), // prettier-ignore
-    crop: { name: crop.name, packet: crop.packet, school: crop.school ?? null },
+    crop: { name: crop.name, packet: crop.packet, school: windowSchool(crop) ?? null },
   };
 }
 

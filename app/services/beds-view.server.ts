@@ -1,9 +1,9 @@
 import { dayAndMonth } from "~/core/calendar";
-import { catalogue } from "~/catalogue/catalogue.server";
 import { BED_CLIMATES } from "~/core/hazards";
 import type { Db } from "~/db/client.server";
 import { bed, planting, type GardenRow } from "~/db/schema.server";
 import { todayOf } from "./clock.server";
+import { cropsOf } from "./household-crops.server";
 
 export type BedsView = ReturnType<typeof bedsView>;
 
@@ -11,7 +11,7 @@ export type BedsView = ReturnType<typeof bedsView>;
 export function bedsView(db: Db, row: GardenRow) {
   const year = todayOf(row).slice(0, 4);
   const plantings = db.select().from(planting).all();
-  const crops = catalogue();
+  const crops = cropsOf(db);
   return db
     .select()
     .from(bed)

@@ -1,11 +1,11 @@
 import { eq, max } from "drizzle-orm";
 import { z } from "zod";
-import { catalogue } from "~/catalogue/catalogue.server";
 import { readPlantingLine, type PlantingLine } from "~/core/crops";
 import { BedKind } from "~/core/hazards";
 import type { Db } from "~/db/client.server";
 import { bed, pick, planting, type GardenRow } from "~/db/schema.server";
 import { todayOf } from "./clock.server";
+import { cropsOf } from "./household-crops.server";
 
 export const BedForm = z.object({
   name: z.string().trim().min(1, "Give the bed a name you would say aloud.").max(60, "Keep the name under 60 letters."),
@@ -66,7 +66,7 @@ export type LineOutcome =
 
 /** Understands a planting line of this garden; the bed may be named in it or be the one it was typed at. */
 export function understandLine(db: Db, row: GardenRow, text: string, typedAtBed: string | undefined): LineOutcome {
-  const line = readPlantingLine(catalogue(), text, todayOf(row));
+  const line = readPlantingLine(cropsOf(db), text, todayOf(row));
   if (line.status === "not understood") return line;
   const beds = db.select().from(bed).all().sort((a, b) => a.position - b.position); // prettier-ignore
   const wanted = line.bedName?.toLowerCase();

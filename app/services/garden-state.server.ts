@@ -1,22 +1,26 @@
 import { isNull } from "drizzle-orm";
-import { catalogue } from "~/catalogue/catalogue.server";
-import type { IsoDay } from "~/core/calendar";
+import { addDays, type IsoDay } from "~/core/calendar";
 import type { GardenState } from "~/core/garden";
 import { ROUND_LOOK } from "~/core/readiness";
 import type { Db } from "~/db/client.server";
 import {
   bed,
+  countSeen,
   look,
   pick,
   planting,
+  schoolChoice,
   trip,
+  variety,
   weatherDay,
   weekdayMinutes,
   type GardenRow,
   type PickRow,
 } from "~/db/schema.server";
+import { cropsOf, varietyOf } from "./household-crops.server";
 
 const USUAL_MINUTES = 30;
+const RECORD_BEGINS_DAYS = 7;
 
 /**
  * The whole garden as the core wants it: growing plantings with their looks and picks, the weather,
@@ -24,10 +28,11 @@ const USUAL_MINUTES = 30;
  */
 export function gardenState(db: Db, row: GardenRow, today: IsoDay): GardenState {
   const looks = byPlanting(db.select().from(look).all());
+  const counts = byPlanting(db.select().from(countSeen).all());
   const picks = byPlanting(db.select().from(pick).where(isNull(pick.withdrawnAt)).all());
   const weather = db.select().from(weatherDay).all();
   const minutes = new Map(db.select().from(weekdayMinutes).all().map((m) => [m.weekday, m.minutes])); // prettier-ignore
-  const crops = catalogue();
+  const crops = cropsOf(db);
   return {
     today,
     latitude: row.latitude,
@@ -39,12 +44,13 @@ export function gardenState(db: Db, row: GardenRow, today: IsoDay): GardenState 
       .where(isNull(planting.finishedOn))
       .all()
       .map((p) => {
-        const repeats = crops.find((c) => c.id === p.cropId)?.mode === "repeat";
+        const repeats = crops.find((c) => c.id === p.cropId)?.mode !== "once";
         const made = picks.get(p.id) ?? [];
         return {
           ...p,
           packet: p.packetLow !== null && p.packetHigh !== null ? { low: p.packetLow, high: p.packetHigh } : null,
-          looks: [...(looks.get(p.id) ?? []), ...made.flatMap((m) => roundLook(m, repeats))],
+          counts: counts.get(p.id) ?? [],
+          looks: [...(looks.get(p.id) ?? []).map(seenOf), ...made.flatMap((m) => roundLook(m, repeats))],
           picks: made
             .filter((m) => m.outcome === "picked")
             .map((m) => ({
@@ -58,7 +64,45 @@ export function gardenState(db: Db, row: GardenRow, today: IsoDay): GardenState 
     observed: weather.filter((w) => w.kind === "observed"),
     forecast: weather.filter((w) => w.kind === "forecast"),
     minutesByWeekday: Array.from({ length: 7 }, (_, d) => minutes.get(d) ?? USUAL_MINUTES),
+    varieties: db.select().from(variety).all().map(varietyOf),
+    schools: db.select().from(schoolChoice).all(),
+    firstPicks: firstPicks(db),
     trips: db.select().from(trip).all().map((t) => ({ name: t.name, from: t.fromDay, to: t.toDay })), // prettier-ignore
+  };
+}
+
+/** The first pick of every planting, finished ones of earlier seasons too: what the garden has learnt from. */
+function firstPicks(db: Db): GardenState["firstPicks"] {
+  const kinds = new Map(db.select().from(bed).all().map((b) => [b.id, b.kind])); // prettier-ignore
+  const first = new Map<string, IsoDay>();
+  for (const p of db.select().from(pick).where(isNull(pick.withdrawnAt)).all()) {
+    const before = first.get(p.plantingId);
+    if (p.outcome === "picked" && (!before || p.pickedOn < before)) first.set(p.plantingId, p.pickedOn);
+  }
+  // A ledger begun in mid season tells of its first days when it began, not when a crop was ready.
+  const began = [...first.values()].sort()[0];
+  const teachesFrom = began ? addDays(began, RECORD_BEGINS_DAYS) : "";
+  return db
+    .select()
+    .from(planting)
+    .all()
+    .flatMap((p) => {
+      const pickedOn = first.get(p.id);
+      const bedKind = kinds.get(p.bedId);
+      if (!pickedOn || !bedKind || pickedOn < teachesFrom) return [];
+      const packet = p.packetLow !== null && p.packetHigh !== null ? { low: p.packetLow, high: p.packetHigh } : null;
+      return [{ cropId: p.cropId, variety: p.variety, bedKind, startedOn: p.startedOn, packet, pickedOn }];
+    });
+}
+
+/** A look as the core wants it: what was not given is left out. */
+function seenOf({ cueId, readingId, takenOn, sampleOf, measuredMm }: typeof look.$inferSelect) {
+  return {
+    cueId,
+    readingId,
+    takenOn,
+    ...(sampleOf === null ? {} : { sampleOf }),
+    ...(measuredMm === null ? {} : { measuredMm }),
   };
 }
 

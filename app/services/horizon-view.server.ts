@@ -46,6 +46,14 @@ function inShort(p: PlantingOutlook, planned: PlannedGarden): string {
       return "not fit to eat";
     case "look now":
       return "look today";
+    case "settle":
+      return "looks disagree: open one";
+    case "wait dry":
+      return verdict.lookAgain ? `wait for dry, ${say(verdict.lookAgain)}` : "wait for dry days";
+    case "seed":
+      return "left for seed";
+    case "stop":
+      return "stop for this year";
     case "look again":
       return verdict.lookAgain ? `nearly; look ${say(verdict.lookAgain)}` : "nearly";
     case "leave":

@@ -1,14 +1,14 @@
 import { desc, eq } from "drizzle-orm";
-import { catalogue } from "~/catalogue/catalogue.server";
 import { totalsBy } from "~/core/ledger";
 import type { Db } from "~/db/client.server";
 import { bed, pick, planting } from "~/db/schema.server";
+import { cropsOf } from "./household-crops.server";
 
 export type LedgerLine = ReturnType<typeof ledgerLines>[number];
 
 /** Every line of the ledger, newest first, withdrawn ones included and marked. */
 export function ledgerLines(db: Db) {
-  const crops = catalogue();
+  const crops = cropsOf(db);
   return db
     .select()
     .from(pick)

@@ -1,10 +1,10 @@
 import { and, eq, isNull } from "drizzle-orm";
-import { catalogue } from "~/catalogue/catalogue.server";
 import type { Db } from "~/db/client.server";
 import { pick, pickCorrection, planting, round, type PickRow, type PlantingRow } from "~/db/schema.server";
 import { theGarden, todayOf } from "./clock.server";
 import { pickAmount } from "./pick-amount.server";
 import type { FieldErrors, PickForm } from "./pick-form";
+import { cropsOf } from "./household-crops.server";
 
 export type LogOutcome =
   | { status: "logged" | "already logged"; pickId: string }
@@ -26,15 +26,15 @@ export function logPick(db: Db, form: PickForm): LogOutcome {
     tx.insert(pick)
       .values({ ...form, ...read.amount, roundId, loggedAt: new Date().toISOString() })
       .run();
-    if (endsPlanting(form, target))
+    if (endsPlanting(db, form, target))
       tx.update(planting).set({ finishedOn: form.pickedOn }).where(eq(planting.id, target.id)).run();
   });
   return { status: "logged", pickId: form.id };
 }
 
 /** A crop lifted once is over when all of it came off. */
-function endsPlanting(form: { outcome: string; tookAll: boolean }, target: PlantingRow): boolean {
-  const crop = catalogue().find((c) => c.id === target.cropId);
+function endsPlanting(db: Pick<Db, "select">, form: { outcome: string; tookAll: boolean }, target: PlantingRow): boolean {
+  const crop = cropsOf(db).find((c) => c.id === target.cropId);
   return crop?.mode === "once" && form.outcome === "picked" && form.tookAll;
 }
 
@@ -61,7 +61,7 @@ export function correctPick(db: Db, form: PickForm): LogOutcome {
       .set({ ...read.amount, outcome, tookAll, pickedOn, estimated, condition, fate, note })
       .where(eq(pick.id, earlier.id))
       .run();
-    reopenOrEnd(tx, target, endsPlanting(form, target) ? pickedOn : null);
+    reopenOrEnd(tx, target, endsPlanting(db, form, target) ? pickedOn : null);
   });
   return { status: "logged", pickId: earlier.id };
 }
@@ -76,7 +76,7 @@ export function withdrawPick(db: Db, pickId: string, putBack = false): { status:
       .set({ withdrawnAt: putBack ? null : new Date().toISOString() })
       .where(eq(pick.id, pickId))
       .run();
-    reopenOrEnd(tx, target, putBack && endsPlanting(row, target) ? row.pickedOn : null);
+    reopenOrEnd(tx, target, putBack && endsPlanting(db, row, target) ? row.pickedOn : null);
   });
   return { status: "done" };
 }
@@ -96,7 +96,7 @@ function reopenOrEnd(tx: Tx, target: PlantingRow, endsOn: string | null): void {
     .from(pick)
     .where(and(eq(pick.plantingId, target.id), isNull(pick.withdrawnAt)))
     .all();
-  const last = standing.filter((p) => endsPlanting(p, target)).map((p) => p.pickedOn).sort().at(-1); // prettier-ignore
+  const last = standing.filter((p) => endsPlanting(tx, p, target)).map((p) => p.pickedOn).sort().at(-1); // prettier-ignore
   tx.update(planting)
     .set({ finishedOn: endsOn ?? last ?? null })
     .where(eq(planting.id, target.id))

@@ -1,5 +1,4 @@
 import { createHash } from "node:crypto";
-import { catalogue } from "~/catalogue/catalogue.server";
 import type { IsoDay } from "~/core/calendar";
 import { lookAhead, type GardenOutlook } from "~/core/garden";
 import { losersOf, moveCosts, solvePlan, type Loser, type Plan } from "~/core/planner";
@@ -7,6 +6,7 @@ import type { Db } from "~/db/client.server";
 import type { GardenRow } from "~/db/schema.server";
 import { todayOf } from "./clock.server";
 import { gardenState } from "./garden-state.server";
+import { cropsOf } from "./household-crops.server";
 
 export interface PlannedGarden {
   today: IsoDay;
@@ -29,7 +29,7 @@ export function plannedGarden(db: Db, row: GardenRow): PlannedGarden {
   const key = createHash("sha1").update(JSON.stringify(state)).digest("hex");
   const known = kept.get(key);
   if (known) return known;
-  const outlook = lookAhead(state, catalogue());
+  const outlook = lookAhead(state, cropsOf(db));
   const plan = solvePlan(outlook.problem);
   let losers: Loser[] | undefined;
   const made: PlannedGarden = {

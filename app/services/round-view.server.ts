@@ -1,5 +1,4 @@
 import { eq, inArray } from "drizzle-orm";
-import { catalogue } from "~/catalogue/catalogue.server";
 import { addDays, sayDay, sunTimes } from "~/core/calendar";
 import { BED_MINUTES, sayPieces } from "~/core/garden";
 import { sayMass } from "~/core/units";
@@ -8,6 +7,7 @@ import { bed, planting, type GardenRow } from "~/db/schema.server";
 import { checkView } from "./check-view.server";
 import { plannedGarden } from "./outlook.server";
 import { errandsOf, openRound, plannedWalk } from "./round.server";
+import { cropsOf } from "./household-crops.server";
 
 export type RoundView = ReturnType<typeof roundView>;
 
@@ -49,7 +49,7 @@ export function roundView(db: Db, row: GardenRow) {
   const errands = errandsOf(db, out.id);
   const ids = errands.map((e) => e.plantingId);
   const plantings = ids.length ? db.select().from(planting).innerJoin(bed, eq(planting.bedId, bed.id)).where(inArray(planting.id, ids)).all() : []; // prettier-ignore
-  const crops = catalogue();
+  const crops = cropsOf(db);
   return {
     ...common,
     status: "out" as const,

@@ -1,2 +1,4 @@
+export { leafOffer, type LeafOffer } from "./leaves";
 export { onceOffer, stageWorth, type PickOffer } from "./once";
 export { repeatOffer, type RepeatOffer } from "./repeat";
+export { settingRate, type SettingRate } from "./setting-rate";

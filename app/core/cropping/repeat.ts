@@ -1,6 +1,7 @@
 import { daysBetween, type IsoDay } from "../calendar";
 import type { Crop } from "../crops";
-import { dailyDegreeDays, type SkyTrack, trackIndex } from "../weather";
+import { type SkyTrack, trackIndex } from "../weather";
+import { paceOn } from "./pace";
 
 /** Worth and pieces for every pair of pick days: row 0 after the last real pick, row s + 1 after day s. */
 export interface RepeatOffer {
@@ -10,12 +11,10 @@ export interface RepeatOffer {
   endPieces: number[];
 }
 
-/** A warm day of 14 to 26 °C is what the rates of the catalogue stand for: our judgement. */
-const WARM_DAY = { minC: 14, maxC: 26 };
 /** Worth kept by what is still out when the horizon ends: our judgement. */
 const END_SHARE = 0.75;
 /** Pieces of later crop lost for each piece left past half its quality, where the crop says so: our judgement. */
-const SUPPRESSION = 0.35;
+const SUPPRESSION = { yes: 0.35, slight: 0.15, no: 0 } as const;
 /** More than this many days of pieces do not hang on a plant at once. */
 const BACKLOG_DAYS = 21;
 
@@ -42,8 +41,6 @@ export function repeatOffer(
   sound: Float64Array,
   extraC: number,
 ): RepeatOffer {
-  const { baseC, upperC } = crop.degreeDays;
-  const warm = dailyDegreeDays(WARM_DAY.minC, WARM_DAY.maxC, baseC, upperC);
   const today = trackIndex(track, track.today);
   const horizon = sound.length;
   const first = Math.max(0, today - BACKLOG_DAYS, daysBetween(track.from, since));
@@ -52,8 +49,7 @@ export function repeatOffer(
   const born = new Float64Array(length);
   for (let d = 0; d < length; d++) {
     const at = first + d;
-    const minC = track.minC[at]!;
-    pace[d] = dailyDegreeDays(minC, Math.max(minC, track.maxC[at]! + extraC), baseC, upperC) / warm;
+    pace[d] = paceOn(crop, track, at, extraC);
     born[d] = plants * crop.piecesPerPlant.value * pace[d]! * (restarted ? 1 : bearing(at));
   }
   const aged = new Float64Array(length + 1);
@@ -74,7 +70,7 @@ export function repeatOffer(
       worth += born[d]! * quality;
       if (aged[to]! - aged[d]! > 1.5 * prime) over += born[d]!;
     }
-    const lost = crop.suppressesWhenLeft.value ? SUPPRESSION * over : 0;
+    const lost = SUPPRESSION[crop.suppressesWhenLeft.value] * over;
     return { pieces: pieces * share, worth: (worth - lost) * share * kgWorth };
   };
   const offset = today - first;

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { School } from "./school";
 import { Standing } from "./standing";
 
 /** What a reading says of the part that is picked, in the order of force of the field handbook. */
@@ -14,6 +15,8 @@ export const Reading = z.object({
   everyday: z.string().optional(),
   /** What to do about it, when the meaning alone does not say. */
   advice: z.string().optional(),
+  /** Of a size: the measurement from which it reads so, mm (or a count); the first has none. */
+  fromMm: z.number().positive().optional(),
 });
 export type Reading = z.infer<typeof Reading>;
 
@@ -29,6 +32,8 @@ export const Cue = z.object({
     "foliage",
     "detachment",
     "smell",
+    "sound",
+    "time",
     "sample",
     "skin-test",
     "seed-outline",
@@ -43,6 +48,10 @@ export const Cue = z.object({
   how: z.string().optional(),
   /** In order from least to most mature, neutral ones anywhere. */
   readings: z.array(Reading).min(2),
+  /** Of a size in mm: whether it is measured along or across. */
+  across: z.enum(["length", "width"]).optional(),
+  /** Worked out by the app from dates, picks and weather: nobody is asked. */
+  auto: z.enum(["days since start", "days since pick", "frost ahead", "heat ahead"]).optional(),
   standing: Standing,
 });
 export type Cue = z.infer<typeof Cue>;
@@ -55,33 +64,32 @@ const ClockRule = z.object({
   standing: Standing,
 });
 
-/** A way of doing it that good gardeners differ on: it moves the prime window, never the evidence. */
-export const School = z.object({
-  id: z.string(),
-  question: z.string(),
-  standing: Standing,
-  options: z
-    .array(
-      z.object({
-        id: z.string(),
-        label: z.string(),
-        /** Where prime opens and closes, as shares of the base window: 0 opens with it, 1 is its close. */
-        opens: z.number(),
-        closes: z.number(),
-      }),
-    )
-    .min(2),
-  usual: z.string(),
-  why: z.string(),
-});
-export type School = z.infer<typeof School>;
+const Statements = z.array(z.object({ text: z.string(), standing: Standing })).default([]);
+export const CROP_GROUPS = [
+  "leaf",
+  "herb",
+  "head",
+  "stem",
+  "root",
+  "bulb",
+  "tuber",
+  "fruit",
+  "pod",
+  "ear",
+  "berry",
+  "tree fruit",
+  "flower",
+  "seed",
+  "extra",
+] as const;
 
 const fact = <T extends z.ZodType>(value: T) => z.object({ value, standing: Standing });
 const span = z
   .object({ low: z.number().nonnegative(), high: z.number().positive(), standing: Standing })
   .refine((s) => s.low <= s.high, "low is above high");
 
-export const START_EVENTS = ["sown", "planted", "blossom"] as const;
+/** What the days of a packet count from; growth: new growth in spring, first spears, flowering, the main cut. */
+export const START_EVENTS = ["sown", "planted", "blossom", "growth"] as const;
 export const StartEvent = z.enum(START_EVENTS);
 export type StartEvent = z.infer<typeof StartEvent>;
 
@@ -92,19 +100,48 @@ export const Crop = z.object({
   alsoCalled: z.array(z.string()),
   /** One and several of the part that is picked: "ear", "ears". */
   piece: z.object({ one: z.string(), many: z.string() }),
-  group: z.enum(["leaf", "root", "bulb", "tuber", "fruit", "pod", "ear", "tree fruit"]),
+  group: z.enum(CROP_GROUPS),
   family: z.string(),
-  /** once: the planting is lifted in one or a few goes; repeat: it keeps giving. */
-  mode: z.enum(["once", "repeat"]),
-  ripensIndoors: fact(z.boolean()),
-  suppressesWhenLeft: fact(z.boolean()),
-  degreeDays: z.object({ baseC: z.number(), upperC: z.number(), standing: Standing }),
+  /**
+   * once: lifted in one or a few goes; passes: a fixed crop taken in several passes as it ripens;
+   * repeat: it keeps giving.
+   */
+  mode: z.enum(["once", "passes", "repeat"]),
+  /** Whether it goes on ripening after picking. */
+  climacteric: fact(z.enum(["yes", "partly", "no"])),
+  /** Whether ready or oversize parts left on lower the later crop. */
+  suppressesWhenLeft: fact(z.enum(["yes", "slight", "no"])),
+  /** Colour of the usual variety when ripe. */
+  ripeColour: z.string().optional(),
+  degreeDays: z
+    .object({
+      baseC: z.number(),
+      upperC: z.number(),
+      /** Days count alike, whatever the warmth. */
+      calendar: z.boolean().optional(),
+      standing: Standing,
+    })
+    // A degree so far below any weather that every day gives exactly one degree-day.
+    .transform((d) => (d.calendar ? { ...d, baseC: -1000, upperC: -999 } : d)),
   /** Days to first pick, counted from `from`. */
   packet: z.object({ low: z.number().positive(), high: z.number().positive(), from: StartEvent, standing: Standing }),
   windowDays: fact(z.number().positive()),
   /** Days between picks of a crop that keeps giving. */
   again: span.optional(),
   size: z.object({ text: z.string(), standing: Standing }),
+  /** Size to pick at, as read by one of its size cues; `overMm` is too big. */
+  target: z
+    .object({
+      cue: z.string(),
+      lowMm: z.number().positive(),
+      highMm: z.number().positive(),
+      overMm: z.number().positive().optional(),
+      standing: Standing,
+    })
+    .refine((t) => t.lowMm < t.highMm && (t.overMm ?? t.highMm) >= t.highMm, "the sizes are not in order")
+    .optional(),
+  /** Spread of development between pieces of one planting (log), where it differs from the usual. */
+  unitSpread: fact(z.number().positive()).optional(),
   /** What waiting costs, once it is ready. */
   waiting: z.object({ text: z.string(), standing: Standing }),
   pick: z.object({
@@ -127,6 +164,8 @@ export const Crop = z.object({
   worthPast: fact(z.number().min(0).max(1)),
   /** Air temperatures that harm the part that is picked; null where cold does not matter. */
   cold: z.object({
+    /** Lasting cold below this harms it without freezing. */
+    chillC: z.number().optional(),
     damageC: z.number().nullable(),
     killC: z.number().nullable(),
     /** Share lost when the damage limit, not the kill limit, is passed. */
@@ -137,9 +176,52 @@ export const Crop = z.object({
   storm: z.object({ gustLoss: z.number().min(0).max(1), soakLoss: z.number().min(0).max(1), standing: Standing }),
   handsOffWhenWet: fact(z.boolean()),
   clockRule: ClockRule.optional(),
-  after: z.object({ text: z.string(), store: z.string(), standing: Standing }),
+  /** Days from the first pick after which picking stops, so that the plant can feed itself. */
+  stopCropping: z.object({ afterDays: z.number().positive(), because: z.string(), standing: Standing }).optional(),
+  /** Heat that ends the window sooner: days at or above it, and the share lost on each. */
+  heat: z
+    .object({ aboveC: z.number(), effect: z.string(), lossPerDay: z.number().min(0).max(1), standing: Standing })
+    .optional(),
+  /** Days to wait after a soaking before it is good again. */
+  rainWait: z.object({ low: z.number(), high: z.number(), because: z.string(), standing: Standing }).optional(),
+  /** Dry days that have to follow the lifting. */
+  dryDays: z.object({ days: z.number(), because: z.string(), standing: Standing }).optional(),
+  /** Ripening off the plant: days for nearly coloured and for full-grown green fruit, at the warmth stated. */
+  indoors: z
+    .object({
+      low: z.number(),
+      high: z.number(),
+      atLowC: z.number(),
+      atHighC: z.number(),
+      fromNearlyDays: z.number().positive(),
+      fromGreenDays: z.number().positive().optional(),
+      text: z.string(),
+      standing: Standing,
+    })
+    .optional(),
+  /** Leaves that have to stay on each plant. */
+  leavesStay: z.object({ count: z.number(), low: z.number(), high: z.number(), standing: Standing }).optional(),
+  /** Thinned by taking the biggest, so that the rest have room. */
+  thins: fact(z.boolean()).optional(),
+  seedSaving: z.object({ text: z.string(), standing: Standing }).optional(),
+  after: z.object({
+    text: z.string(),
+    store: z.string(),
+    /** Class of storage conditions, A to V, as in the handbook. */
+    storeClass: z.string().length(1).optional(),
+    standing: Standing,
+  }),
   caution: z.string().optional(),
-  cues: z.array(Cue).min(2),
-  school: School.optional(),
+  cues: z.array(Cue).min(1),
+  /** Ways that good gardeners differ on, of this crop. */
+  schools: z.array(School).default([]),
+  /** The handbook's own words, each statement with its standing. */
+  notes: z.object({
+    size: Statements,
+    time: Statements,
+    pick: Statements,
+    sensitivities: Statements,
+    after: Statements,
+  }),
 });
 export type Crop = z.infer<typeof Crop>;

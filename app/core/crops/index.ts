@@ -1,4 +1,7 @@
-export { Crop, Cue, CueWeight, Meaning, Reading, School, START_EVENTS, StartEvent } from "./crop";
+export { CROP_GROUPS, Crop, Cue, CueWeight, Meaning, Reading, START_EVENTS, StartEvent } from "./crop";
 export { findCrop, type Catalogue } from "./find-crop";
+export { patchCrop, resolveLikes, type CropData } from "./patch-crop";
 export { readPlantingLine, type PlantingLine } from "./planting-line";
+export { School } from "./school";
 export { Standing } from "./standing";
+export { ofVariety, Variety } from "./variety";

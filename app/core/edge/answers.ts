@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { IsoDay, addDays } from "../calendar";
-import type { Catalogue } from "../crops";
+import { Variety, type Catalogue } from "../crops";
 import { GardenState, lookAhead, LookTaken, PickMade, PlantingState } from "../garden";
 import { BedKind, nightOddsBelow } from "../hazards";
 import { solvePlan } from "../planner";
@@ -20,9 +20,18 @@ const OnePlanting = z.object({
   school: z.string().nullable().default(null),
   looks: z.array(LookTaken).default([]),
   picks: z.array(PickMade).default([]),
+  counts: PlantingState.shape.counts,
+  forSeed: PlantingState.shape.forSeed,
+  bedNeededOn: PlantingState.shape.bedNeededOn,
+  /** Ways by school id, beside or in place of `school`. */
+  schools: z.record(z.string(), z.string()).default({}),
+  variety: Variety.omit({ cropId: true, name: true }).nullable().default(null),
+  firstPicks: GardenState.shape.firstPicks,
   observed: z.array(DailyWeather).default([]),
   forecast: z.array(DailyWeather).default([]),
 });
+
+const ONLY = "the variety";
 
 function gardenOf(one: z.infer<typeof OnePlanting>): GardenState {
   return {
@@ -35,7 +44,7 @@ function gardenOf(one: z.infer<typeof OnePlanting>): GardenState {
         id: "planting",
         bedId: "bed",
         cropId: one.crop,
-        variety: "",
+        variety: one.variety ? ONLY : "",
         plants: one.plants,
         startEvent: one.startEvent,
         startedOn: one.startedOn,
@@ -43,12 +52,18 @@ function gardenOf(one: z.infer<typeof OnePlanting>): GardenState {
         looks: one.looks,
         picks: one.picks,
         schoolOption: one.school,
+        counts: one.counts,
+        forSeed: one.forSeed,
+        bedNeededOn: one.bedNeededOn,
       },
     ],
     observed: one.observed,
     forecast: one.forecast,
     minutesByWeekday: new Array<number>(7).fill(60),
     trips: [],
+    varieties: one.variety ? [{ ...one.variety, cropId: one.crop, name: ONLY }] : [],
+    schools: Object.entries(one.schools).map(([schoolId, optionId]) => ({ cropId: one.crop, schoolId, optionId })),
+    firstPicks: one.firstPicks,
   };
 }
 
@@ -77,6 +92,11 @@ export function judgeAnswer(input: unknown, catalogue: Catalogue) {
     waiting: j.waiting,
     evidence: j.evidence,
     conflict: j.conflict,
+    shareReady: j.shareReady,
+    growth: j.growth,
+    ahead: j.ahead,
+    settingRate: planting.rate ?? null,
+    leaves: planting.leaves ?? null,
     nextLooks: j.nextLooks.map(({ cue, bits }) => ({ cueId: cue.id, ask: cue.ask, bits })),
   };
 }

@@ -1,9 +1,11 @@
 import type { Crop } from "../crops";
 import { sayMass, type UnitSystem } from "../units";
 
-/** Whether a crop is counted rather than weighed: big pieces and leaves are. */
+const COUNTED_GROUPS: readonly Crop["group"][] = ["leaf", "head", "ear", "flower", "extra"];
+
+/** Whether a crop is counted rather than weighed: big pieces, leaves, flowers and eggs are. */
 export function isCounted(crop: Crop): boolean {
-  return crop.group === "leaf" || crop.pieceGrams.value >= 200;
+  return COUNTED_GROUPS.includes(crop.group) || crop.pieceGrams.value >= 200;
 }
 
 /** Expected pieces as they are said: "9", "12 leaves" or "2.6 kg". Small amounts never round to nothing. */

@@ -1,11 +1,24 @@
 import { z } from "zod";
 import { IsoDay } from "../calendar";
-import { StartEvent } from "../crops";
+import { StartEvent, Variety } from "../crops";
 import { BedKind } from "../hazards";
 import { DailyWeather } from "../weather";
 
 /** A cue read on a day. */
-export const LookTaken = z.object({ cueId: z.string(), readingId: z.string(), takenOn: IsoDay });
+export const LookTaken = z.object({
+  cueId: z.string(),
+  readingId: z.string(),
+  takenOn: IsoDay,
+  sampleOf: z.number().int().min(1).max(1000).optional(),
+  measuredMm: z.number().positive().max(3000).optional(),
+});
+
+/** Something counted: ready pieces on the whole planting, or leaves on a usual plant. */
+export const CountSeen = z.object({
+  countedOn: IsoDay,
+  what: z.enum(["ready", "leaves"]),
+  number: z.number().int().min(0).max(100_000),
+});
 
 /** A pick as the outlook needs it. */
 export const PickMade = z.object({
@@ -30,6 +43,9 @@ export const PlantingState = z.object({
   looks: z.array(LookTaken),
   picks: z.array(PickMade),
   schoolOption: z.string().nullable(),
+  counts: z.array(CountSeen).default([]),
+  forSeed: z.boolean().default(false),
+  bedNeededOn: IsoDay.nullable().default(null),
 });
 export type PlantingState = z.infer<typeof PlantingState>;
 
@@ -40,6 +56,17 @@ export const Trip = z
   .object({ name: z.string(), from: IsoDay, to: IsoDay })
   .refine((t) => t.from <= t.to, { error: "The trip ends before it starts.", path: ["to"] });
 export type Trip = z.infer<typeof Trip>;
+
+/** First pick of a planting of this or an earlier season: what learning goes by. */
+export const FirstPickMade = z.object({
+  cropId: z.string(),
+  variety: z.string(),
+  bedKind: BedKind,
+  startedOn: IsoDay,
+  packet: PlantingState.shape.packet,
+  pickedOn: IsoDay,
+});
+export type FirstPickMade = z.infer<typeof FirstPickMade>;
 
 /** All that the outlook is worked out from: one household garden on one day. */
 export const GardenState = z.object({
@@ -53,5 +80,9 @@ export const GardenState = z.object({
   /** Monday to Sunday. */
   minutesByWeekday: z.array(z.number().min(0).max(1440)).length(7),
   trips: z.array(Trip),
+  varieties: z.array(Variety).default([]),
+  /** The household's ways, by crop. */
+  schools: z.array(z.object({ cropId: z.string(), schoolId: z.string(), optionId: z.string() })).default([]),
+  firstPicks: z.array(FirstPickMade).default([]),
 });
 export type GardenState = z.infer<typeof GardenState>;

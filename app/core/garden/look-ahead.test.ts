@@ -17,6 +17,9 @@ function garden(change: Partial<GardenState> = {}): GardenState {
     looks: [],
     picks: [],
     schoolOption: null,
+    counts: [],
+    forSeed: false,
+    bedNeededOn: null,
   };
   return {
     today,
@@ -48,6 +51,9 @@ function garden(change: Partial<GardenState> = {}): GardenState {
     })),
     minutesByWeekday: [20, 20, 40, 20, 20, 60, 60],
     trips: [],
+    varieties: [],
+    schools: [],
+    firstPicks: [],
     ...change,
   };
 }

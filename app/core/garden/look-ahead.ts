@@ -1,9 +1,10 @@
 import { addDays, daysBetween, weekday, type IsoDay } from "../calendar";
-import type { Catalogue, Crop } from "../crops";
-import { onceOffer, repeatOffer } from "../cropping";
+import { ofVariety, type Catalogue, type Crop } from "../crops";
+import { leafOffer, onceOffer, repeatOffer, settingRate, type LeafOffer, type SettingRate } from "../cropping";
 import {
   BED_CLIMATES,
   nightOddsBelow,
+  rainOutlook,
   stormOdds,
   survival,
   type NightOdds,
@@ -11,9 +12,10 @@ import {
   type Survival,
 } from "../hazards";
 import type { PlanProblem, PlantingTask } from "../planner";
-import { development, judge, type Judgement } from "../readiness";
+import { assess, development, judge, oddsOn, windowSchool, type Judgement } from "../readiness";
 import { normalsFromSeries, roughNormals, skyTrack, type SkyTrack } from "../weather";
 import type { BedState, GardenState, PlantingState } from "./garden-state";
+import { learnerOf } from "./first-picks";
 
 export const HORIZON_DAYS = 14;
 
@@ -39,6 +41,10 @@ export interface PlantingOutlook {
   /** Pieces a first pick on each day would bring. */
   pieces: number[];
   task: PlantingTask;
+  /** What picks and counts say of how freely it bears; undefined for a crop lifted once. */
+  rate: SettingRate | undefined;
+  /** Leaves that may come off each plant; undefined where leaves were not counted. */
+  leaves: LeafOffer | undefined;
   /** Pieces by row and day, as the task's tables: what a planned pick brings. */
   taskPieces: number[][];
 }
@@ -74,43 +80,62 @@ export function lookAhead(garden: GardenState, catalogue: Catalogue, horizonDays
   const away = days.map((day) => garden.trips.some((t) => t.from <= day && day <= t.to));
   const minutesFree = days.map((day, n) => (away[n] ? 0 : garden.minutesByWeekday[weekday(day)]!));
   const handsFree = minutesFree.map((m) => m > ROUND_MINUTES + BED_MINUTES);
+  const rain = rainOutlook(track, horizonDays);
+  const learner = learnerOf(garden, catalogue, normals);
   const plantings = garden.plantings.map((planting): PlantingOutlook => {
-    const crop = catalogue.find((c) => c.id === planting.cropId);
+    const plain = catalogue.find((c) => c.id === planting.cropId);
     const bed = garden.beds.find((b) => b.id === planting.bedId);
-    if (!crop) throw new RangeError(`cropId: no crop “${planting.cropId}”`);
+    if (!plain) throw new RangeError(`cropId: no crop “${planting.cropId}”`);
     if (!bed) throw new RangeError(`bedId: no bed “${planting.bedId}”`);
+    const crop = ofVariety(plain, varietyOf(garden, planting));
     const warmth = BED_CLIMATES[bed.kind].dayC;
+    const picked = planting.picks.map((p) => p.pickedOn).sort(); // prettier-ignore
     const full = planting.picks.filter((p) => p.tookAll).map((p) => p.pickedOn).sort().at(-1) ?? null; // prettier-ignore
-    const dev = development(
+    const schools = waysOf(garden, crop, planting);
+    const dev = development(crop, track, normals, {
+      startedOn: planting.startedOn,
+      lastFullPickOn: full,
+      packet: planting.packet,
+      extraC: warmth,
+      schools,
+      learnt: learner(crop.id, planting.variety),
+    });
+    const assessment = assess(crop, dev, planting.looks, today);
+    const risk = survival(
       crop,
       track,
-      normals,
-      planting.startedOn,
-      full,
-      planting.packet,
-      warmth,
-      planting.schoolOption ?? undefined,
+      bed.kind,
+      horizonDays,
+      (n) => 1 - oddsOn(assessment.stages, addDays(today, n))["not yet"],
     );
-    const risk = survival(crop, track, bed.kind, horizonDays);
     const judgement = judge({
       crop,
       dev,
-      looks: planting.looks,
+      assessment,
       today,
       survival: risk,
+      rain,
       handsFree,
+      schools,
       packetHighDays: planting.packet?.high ?? crop.packet.high,
+      forSeed: planting.forSeed,
+      bedNeededOn: planting.bedNeededOn,
+      firstPickOn: picked[0] ?? null,
     });
-    const base = { planting, crop, bed, judgement, survival: risk };
+    const leaves = leafOffer(crop, planting, today);
+    const base = { planting, crop, bed, judgement, survival: risk, leaves };
+    // Kept for seed, stopped for the year or unfit: nothing that the plan should come for.
+    const wanted = ["seed", "stop", "unfit"].includes(judgement.verdict.kind) ? 0 : 1;
     const minutes = (pieces: number) => ERRAND_MINUTES + pieces / crop.piecesPerMinute.value;
-    const net = (worth: number, pieces: number) => worth - EFFORT_PER_MINUTE * minutes(pieces);
-    if (crop.mode === "once") {
+    const net = (worth: number, pieces: number) => wanted * worth - EFFORT_PER_MINUTE * minutes(pieces);
+    if (crop.mode !== "repeat") {
       const taken = planting.picks.reduce((sum, p) => sum + p.pieces, 0);
       const left = Math.max(0, planting.plants * crop.piecesPerPlant.value - taken);
       const offer = onceOffer(crop, judgement.stages, left, risk.sound, today);
       const whole = Math.max(1e-9, (left * crop.pieceGrams.value * crop.worthPerKg.value) / 1000);
       return {
         ...base,
+        rate: undefined,
         worth: offer.worth,
         pieces: offer.pieces,
         ridge: offer.worth.map((w) => w / whole),
@@ -121,7 +146,7 @@ export function lookAhead(garden: GardenState, catalogue: Catalogue, horizonDays
           repeat: false,
           worth: [offer.worth.map((w, t) => net(w, offer.pieces[t]!))],
           minutes: [offer.pieces.map(minutes)],
-          endWorth: [offer.leftWorth],
+          endWorth: [wanted * offer.leftWorth],
         },
       };
     }
@@ -132,11 +157,13 @@ export function lookAhead(garden: GardenState, catalogue: Catalogue, horizonDays
       const n = Math.min(i, stages.odds.prime.length - 1);
       return stages.odds.prime[n]! + stages.odds.slipping[n]! + stages.odds.gone[n]!;
     };
-    const offer = repeatOffer(crop, planting.plants, track, full ? addDays(full, 1) : planting.startedOn, bearing, full !== null, risk.sound, warmth); // prettier-ignore
+    const rate = settingRate(crop, planting, track, warmth, today);
+    const offer = repeatOffer(crop, planting.plants * rate.factor, track, full ? addDays(full, 1) : planting.startedOn, bearing, full !== null, risk.sound, warmth); // prettier-ignore
     const soonest = crop.again?.low ?? 1;
     const top = Math.max(1e-9, ...offer.worth[0]!);
     return {
       ...base,
+      rate,
       worth: offer.worth[0]!,
       pieces: offer.pieces[0]!,
       ridge: offer.worth[0]!.map((w) => Math.max(0, w) / top),
@@ -173,4 +200,20 @@ export function lookAhead(garden: GardenState, catalogue: Catalogue, horizonDays
       tasks: plantings.map((p) => p.task),
     },
   };
+}
+
+/** The household's variety of a planting, by its name. */
+function varietyOf(garden: GardenState, planting: PlantingState) {
+  const name = planting.variety.trim().toLowerCase();
+  return garden.varieties.find((v) => v.cropId === planting.cropId && v.name.trim().toLowerCase() === name);
+}
+
+/** The ways of a crop that hold for a planting: its own choice of window over the household's. */
+function waysOf(garden: GardenState, crop: Crop, planting: PlantingState): Record<string, string> {
+  const ways = Object.fromEntries(
+    garden.schools.filter((s) => s.cropId === crop.id).map((s) => [s.schoolId, s.optionId]),
+  );
+  const window = windowSchool(crop);
+  if (window && planting.schoolOption) ways[window.id] = planting.schoolOption;
+  return ways;
 }

@@ -9,7 +9,17 @@ const quick = { seed: 1, relaxIterations: 40, repairIterations: 60 };
 
 /** A peach tree, onions and carrots; day 4 may bring a storm. */
 function garden(storm: { windKmh: number; rainMm: number }): GardenState {
-  const planting = { variety: "", plants: 1, packet: null, picks: [], schoolOption: null, bedId: "b" };
+  const planting = {
+    variety: "",
+    plants: 1,
+    packet: null,
+    picks: [],
+    schoolOption: null,
+    counts: [],
+    forSeed: false,
+    bedNeededOn: null,
+    bedId: "b",
+  };
   const look = (cueId: string, readingId: string) => [{ cueId, readingId, takenOn: today }];
   return {
     today,
@@ -55,6 +65,9 @@ function garden(storm: { windKmh: number; rainMm: number }): GardenState {
     })),
     minutesByWeekday: [30, 30, 30, 30, 30, 30, 30],
     trips: [],
+    varieties: [],
+    schools: [],
+    firstPicks: [],
   };
 }
 

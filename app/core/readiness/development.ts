@@ -1,12 +1,22 @@
 import type { Crop, School } from "../crops";
 import { addDays, type IsoDay } from "../calendar";
 import { thermalTime, type ClimateNormals, type SkyTrack, type ThermalTime } from "../weather";
+import { packetNotKnown, type Learnt } from "./learning";
 import { normalHeat, requirementFromDays, type ThermalRequirement } from "./requirement";
+
+/** How a size grows about the day it reaches its target: ln size = ln target + rate · vigour · (heat − R). */
+export interface Growth {
+  cueId: string;
+  targetMm: number;
+  overMm: number;
+  /** Of a plant of usual vigour, 1/(°C·d). */
+  rate: number;
+}
 
 /**
  * The development coordinate of a planting: u = heat gathered ÷ heat needed; u = 1 opens the prime
- * window. Before the first pick it counts from the start, for a crop that keeps giving from its last
- * full pick.
+ * window. Before the first pick it counts from the start, for a crop that keeps giving or is taken in
+ * passes from its last full pick.
  */
 export interface Development {
   cycle: "first" | "again";
@@ -19,40 +29,55 @@ export interface Development {
   closes: number;
   /** The household's own prime window on u. */
   prime: { opens: number; closes: number };
+  growth: Growth | undefined;
+  /** Days that this garden's plants run ahead (+) or behind (−) the packet, when picks have told. */
+  aheadDays: number;
+  /** First picks it was learnt from. */
+  learntFrom: number;
 }
 
-/** Share of the way to ready at which a crop is called nearly: our judgement. */
-const NEARLY_FROM = { first: 0.88, again: 0.6 } as const;
+export interface DevelopmentInput {
+  /** Sowing, planting, blossom or growth. */
+  startedOn: IsoDay;
+  /** Of a crop that keeps giving or is taken in passes; picks of others leave the clock running. */
+  lastFullPickOn?: IsoDay | null;
+  /** Days of this planting's packet when known, else the crop's. */
+  packet?: { low: number; high: number } | null;
+  /** Warmth of the bed over the station by day, °C. */
+  extraC?: number;
+  /** The household's way by school id; the usual one where it has not chosen. */
+  schools?: Readonly<Record<string, string>>;
+  /** What first picks of this crop and variety have taught. */
+  learnt?: Learnt | undefined;
+}
 
-/**
- * Sets up the development of a planting.
- *
- * @param startedOn - sowing, planting or blossom
- * @param lastFullPickOn - of a crop that keeps giving; earlier picks of others leave the clock running
- * @param packet - days of this variety's packet when known, else the crop's
- * @param extraC - warmth of the bed over the station by day, °C
- * @param schoolOption - id of the household's choice; the crop's usual one when left out
- */
+/** A crop that stays good for long is called nearly for long, a fast one for a day or two: our judgement. */
+const NEARLY = { least: 0.04, most: 0.25, again: 0.6 } as const;
+/** Oversize is reached this many windows after the target: our judgement. */
+const OVERSIZE_AFTER = 1.35;
+
+/** Sets up the development of a planting. */
 export function development(
   crop: Crop,
   track: SkyTrack,
   normals: ClimateNormals,
-  startedOn: IsoDay,
-  lastFullPickOn: IsoDay | null,
-  packet: { low: number; high: number } | null,
-  extraC = 0,
-  schoolOption?: string,
+  input: DevelopmentInput,
 ): Development {
+  const { startedOn, lastFullPickOn = null, packet = null, extraC = 0, schools = {}, learnt = packetNotKnown } = input;
   const { baseC, upperC } = crop.degreeDays;
-  const again = crop.mode === "repeat" && lastFullPickOn && crop.again ? crop.again : undefined;
+  const again = crop.mode !== "once" && lastFullPickOn && crop.again ? crop.again : undefined;
   const cycle = again ? "again" : "first";
   const from = again && lastFullPickOn ? addDays(lastFullPickOn, 1) : startedOn;
   const { low, high } = again ? { low: Math.max(0.5, again.low), high: again.high } : (packet ?? crop.packet);
-  const requirement = requirementFromDays(normals, from, low, high, baseC, upperC, extraC);
+  const plain = requirementFromDays(normals, from, low, high, baseC, upperC, extraC);
+  const requirement = again ? plain : learnt.requirement(plain);
   const readyAfter = Math.round((low + high) / 2);
-  const windowHeat = normalHeat(normals, addDays(from, readyAfter), crop.windowDays.value, baseC, upperC, extraC);
-  const closes = 1 + Math.max(0.02, windowHeat / requirement.median);
-  const nearlyFrom = NEARLY_FROM[cycle];
+  const heatNear = (days: number) =>
+    normalHeat(normals, addDays(from, Math.max(0, readyAfter)), days, baseC, upperC, extraC);
+  const closes = 1 + Math.max(0.02, heatNear(crop.windowDays.value) / plain.median);
+  const nearlyFrom = again ? NEARLY.again : 1 - Math.min(NEARLY.most, Math.max(NEARLY.least, closes - 1));
+  const { target } = crop;
+  const overMm = target ? (target.overMm ?? target.highMm * 1.3) : 0;
   return {
     cycle,
     startedOn: from,
@@ -60,12 +85,31 @@ export function development(
     requirement,
     nearlyFrom,
     closes,
-    prime: primeWindow(crop.school, schoolOption, nearlyFrom, closes),
+    prime: primeWindow(windowSchool(crop), schools, nearlyFrom, closes),
+    growth: target && {
+      cueId: target.cue,
+      targetMm: target.lowMm,
+      overMm,
+      rate: Math.log(overMm / target.lowMm) / (OVERSIZE_AFTER * (closes - 1) * requirement.median),
+    },
+    aheadDays: again ? 0 : (plain.median - requirement.median) / Math.max(0.3, heatNear(7) / 7),
+    learntFrom: again ? 0 : learnt.picks,
   };
 }
 
-function primeWindow(school: School | undefined, chosen: string | undefined, nearlyFrom: number, closes: number) {
-  const option = school?.options.find((o) => o.id === (chosen ?? school.usual)) ?? { opens: 0, closes: 1 };
+/** The school of a crop that moves its window: at most one does. */
+export function windowSchool(crop: Crop): School | undefined {
+  return crop.schools.find((s) => s.options.some((o) => o.window));
+}
+
+function primeWindow(
+  school: School | undefined,
+  chosen: Readonly<Record<string, string>>,
+  nearlyFrom: number,
+  closes: number,
+) {
+  const id = school && (chosen[school.id] ?? school.usual);
+  const option = school?.options.find((o) => o.id === id)?.window ?? { opens: 0, closes: 1 };
   const at = (share: number) => 1 + share * (share < 0 ? 1 - nearlyFrom : closes - 1);
   return { opens: at(option.opens), closes: at(option.closes) };
 }

@@ -1,6 +1,6 @@
 import type { Meaning } from "../crops";
 import { cueScale } from "./likelihood";
-import type { KnownLook } from "./posterior";
+import type { KnownLook } from "./look";
 
 /** A reading that settles the matter by itself: a bite, a bolting stalk, too few leaves. */
 export interface Flag {
@@ -11,7 +11,8 @@ export interface Flag {
 const FORCE: Flag["means"][] = ["unfit", "now", "past", "early"];
 
 /**
- * The strongest flag among the looks: unfit over now over past over early.
+ * The strongest flag among the looks: unfit over now over past over early. A weak cue never settles
+ * anything but what is unfit to eat.
  *
  * @param looks - of this cycle
  */
@@ -21,6 +22,7 @@ export function strongestFlag(looks: readonly KnownLook[]): Flag | undefined {
     if (means === "unfit") return [{ means, look }];
     const scaled = cueScale(look.cue)?.readingIds.includes(look.readingId) ?? false;
     if (scaled && means !== "now") return [];
+    if (means === "past" && look.cue.weight === "weak") return [];
     return means === "now" || means === "past" || means === "early" ? [{ means, look }] : [];
   });
   return flags.sort((a, b) => FORCE.indexOf(a.means) - FORCE.indexOf(b.means))[0];

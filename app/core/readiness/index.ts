@@ -1,12 +1,16 @@
-export { development, stageCoordinate, type Development } from "./development";
-export { cueScale, readingLikelihood } from "./likelihood";
-export { judge, type JudgeInput, type Judgement } from "./judge";
-export { knownLooks, posteriorAfter, priorOf, type Look, type Posterior } from "./posterior";
+export { development, stageCoordinate, windowSchool, type Development, type DevelopmentInput } from "./development";
+export { cueScale, cueTable, readingLikelihood } from "./likelihood";
+export { assess, judge, type Assessment, type JudgeInput, type Judgement } from "./judge";
+export { indoorRipeningDays } from "./indoors";
+export { learntFrom, packetNotKnown, type FirstPick, type Learnt } from "./learning";
+export { knownLooks, LookRefused, readingOfSize, type Look } from "./look";
+export { beliefAfter, passedOn, priorOf, requirementAt, requirementBelow, type Posterior } from "./posterior";
 export { normalHeat, requirementFromDays, type ThermalRequirement } from "./requirement";
+export { shareInWords } from "./share-in-words";
 export {
   STAGES,
   oddsOn,
-  passages,
+  readyOddsOn,
   stageOdds,
   windowOf,
   type DayRange,
@@ -15,4 +19,5 @@ export {
   type Window,
 } from "./stages";
 export { ROUND_LOOK } from "./round-look";
-export { type Verdict } from "./verdict";
+export { type Verdict } from "./verdict-context";
+export { type GrowthSeen } from "./growth";

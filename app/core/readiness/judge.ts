@@ -1,13 +1,57 @@
 import { addDays, daysBetween, sayDay, type IsoDay } from "../calendar";
 import type { Crop } from "../crops";
-import type { Survival } from "../hazards";
-import type { Development } from "./development";
-import { conflictAmong, evidenceOf, type Evidence } from "./evidence";
+import type { RainOutlook, Survival } from "../hazards";
+import { thermalSumOn } from "../weather";
+import { conflictAmong, type Conflict } from "./conflict";
+import { windowSchool, type Development } from "./development";
+import { evidenceOf, type Evidence } from "./evidence";
 import { strongestFlag } from "./flags";
+import { growthOf, type GrowthSeen } from "./growth";
+import { knownLooks, type KnownLook, type Look } from "./look";
 import { tellingCues, type TellingCue } from "./next-looks";
-import { knownLooks, posteriorAfter, type Look } from "./posterior";
-import { arcPosition, oddsOn, passages, stageOdds, windowOf, type Stage, type StageOdds, type Window } from "./stages";
-import { verdictOf, type Verdict } from "./verdict";
+import { beliefAfter, shareBeyond, type Belief } from "./posterior";
+import { arcPosition, oddsOn, stageOdds, windowOf, type Stage, type StageOdds, type Window } from "./stages";
+import { verdictOf } from "./verdict";
+import type { Verdict } from "./verdict-context";
+
+/** Where a planting stands, from heat and looks alone: before weather, trips and wishes come in. */
+export interface Assessment {
+  looks: KnownLook[];
+  conflict: Conflict | null;
+  belief: Belief;
+  stages: StageOdds;
+  window: Window;
+}
+
+/** How far pieces of one planting spread in development (log), where the crop says nothing: our judgement. */
+const UNIT_SPREAD = { once: 0.07, passes: 0.06, repeat: 0.07 } as const;
+/** In passes and repeats the leading tenth is looked at, else the typical piece: our judgement. */
+const LAG = { once: 0, passes: 1.28, repeat: 1.28 } as const;
+
+/**
+ * Assesses a planting on a day.
+ *
+ * @returns the same for the same looks in any order
+ * @throws {LookRefused} for a look that the crop does not know
+ */
+export function assess(crop: Crop, dev: Development, looks: readonly Look[], today: IsoDay): Assessment {
+  const known = knownLooks(crop, looks)
+    .filter((l) => l.takenOn >= dev.startedOn && l.takenOn <= today)
+    .sort((a, b) => a.takenOn.localeCompare(b.takenOn) || a.cueId.localeCompare(b.cueId));
+  const conflict = conflictAmong(known);
+  const belief = beliefAfter(
+    dev,
+    known.filter((l) => l !== conflict?.overruled),
+    today,
+  );
+  return {
+    looks: known,
+    conflict,
+    belief,
+    stages: stageOdds(dev, belief.posterior, today),
+    window: windowOf(dev, belief.posterior),
+  };
+}
 
 export interface Judgement {
   verdict: Verdict;
@@ -15,6 +59,10 @@ export interface Judgement {
   arc: { at: number; spread: number };
   window: Window;
   stages: StageOdds;
+  /** Share of the pieces that are ready now, 0 to 1. */
+  shareReady: number;
+  /** From measured sizes: how fast it grows, and when it is at its target and too big. */
+  growth: GrowthSeen | null;
   evidence: Evidence[];
   conflict: string | null;
   /** All cues not read today, most telling first. */
@@ -23,44 +71,56 @@ export interface Judgement {
   how: string;
   /** What happens if it waits. */
   waiting: string;
+  /** Days that this garden's plants run ahead (+) of the packet, and the first picks that told it. */
+  ahead: { days: number; picks: number };
 }
 
 export interface JudgeInput {
   crop: Crop;
   dev: Development;
-  looks: readonly Look[];
+  assessment: Assessment;
   today: IsoDay;
   survival: Survival;
+  rain: RainOutlook;
   /** Days from today on which somebody can pick; its length is the horizon. */
   handsFree: boolean[];
   /** Later packet day of this planting, for the rule that the calendar outranks size. */
   packetHighDays: number;
+  schools?: Readonly<Record<string, string>>;
+  forSeed?: boolean;
+  bedNeededOn?: IsoDay | null;
+  firstPickOn?: IsoDay | null;
 }
 
-/**
- * Judges one planting: stage, verdict, window and why.
- *
- * @returns the whole answer; the same looks in any order give the same one
- * @throws {RangeError} for a look that the crop does not know
- */
+/** Judges one planting: stage, verdict, window and why. */
 export function judge(input: JudgeInput): Judgement {
-  const { crop, dev, today, survival, handsFree } = input;
-  const looks = knownLooks(crop, input.looks).filter((l) => l.takenOn >= dev.startedOn && l.takenOn <= today);
-  const posterior = posteriorAfter(dev, looks);
-  const passed = passages(dev, posterior);
-  const stages = stageOdds(dev, passed);
+  const { crop, dev, today, survival, rain, handsFree, assessment } = input;
+  const { looks, conflict, belief, stages, window } = assessment;
   const odds = oddsOn(stages, today);
-  const window = windowOf(dev, passed);
+  const spread = crop.unitSpread?.value ?? UNIT_SPREAD[crop.mode];
+  const shareReady = shareBeyond(
+    belief.posterior,
+    thermalSumOn(dev.thermal, today),
+    dev.prime.opens,
+    dev.cycle === "again" ? Math.max(spread, 0.3) : spread,
+    LAG[crop.mode],
+  );
   const verdict = verdictOf({
     crop,
     today,
     window,
     survival,
+    rain,
     handsFree,
+    conflict,
+    shareReady,
     oddsByDay: handsFree.map((_, n) => oddsOn(stages, addDays(today, n))),
     flag: strongestFlag(looks.filter((l) => daysBetween(l.takenOn, today) <= FLAG_DAYS)),
     overdue: overdueReason(input),
     byDatesOnly: dev.cycle === "first" && looks.length === 0,
+    forSeed: input.forSeed ?? false,
+    bedNeededOn: input.bedNeededOn ?? null,
+    firstPickOn: input.firstPickOn ?? null,
   });
   return {
     verdict,
@@ -68,11 +128,14 @@ export function judge(input: JudgeInput): Judgement {
     arc: arcPosition(odds),
     window,
     stages,
-    evidence: evidenceOf(dev, looks, today),
-    conflict: conflictAmong(looks),
-    nextLooks: tellingCues(crop, dev, posterior, looks, today),
-    how: `${crop.pick.how}. Leave ${crop.pick.stays}.`,
+    shareReady,
+    growth: growthOf(dev, belief, looks, today),
+    evidence: evidenceOf(dev, belief, looks, today),
+    conflict: conflict?.sentence ?? null,
+    nextLooks: tellingCues(crop, dev, belief.posterior, looks, today),
+    how: howTo(crop, input.schools ?? {}),
     waiting: waitingSentence(crop, window, today),
+    ahead: { days: dev.aheadDays, picks: dev.learntFrom },
   };
 }
 
@@ -84,6 +147,18 @@ function overdueReason({ crop, dev, today, packetHighDays }: JudgeInput): string
   if (!rule || dev.cycle !== "first") return null;
   const past = daysBetween(dev.startedOn, today) - packetHighDays;
   return past > rule.liftPastPacketDays ? `${past} days past its packet date, and ${rule.because}` : null;
+}
+
+/** How it is taken, in the household's ways where they differ. */
+function howTo(crop: Crop, chosen: Readonly<Record<string, string>>): string {
+  const window = windowSchool(crop);
+  const ways = crop.schools
+    .filter((s) => s !== window)
+    .flatMap((s) => s.options.find((o) => o.id === chosen[s.id])?.advice ?? []);
+  return [crop.pick.how, ...ways, crop.pick.stays && `Leave ${crop.pick.stays}`]
+    .filter(Boolean)
+    .map((part) => `${part.replace(/\.$/, "")}.`)
+    .join(" ");
 }
 
 function waitingSentence(crop: Crop, window: Window, today: IsoDay): string {

@@ -1,7 +1,7 @@
 import type { Cue, CueWeight, Meaning } from "../crops";
 
 /** Stage value of the meanings that lie on the way from unripe to over. */
-const STAGE: Partial<Record<Meaning, number>> = { early: 0, nearly: 1, ready: 2, now: 2, past: 3 };
+export const STAGE_OF: Partial<Record<Meaning, number>> = { early: 0, nearly: 1, ready: 2, now: 2, past: 3 };
 
 /**
  * How steeply readings of a weight tell neighbouring states apart: the slope of the ordinal logistic
@@ -35,6 +35,8 @@ export interface CueScale {
   slope: number;
 }
 
+const scales = new WeakMap<Cue, CueScale | null>();
+
 /**
  * Places the ordered readings of a cue on the stage coordinate. Readings of one meaning share its band
  * evenly in their order; a cue without a word for a state (hard, then slight give) reads it as the one
@@ -44,8 +46,16 @@ export interface CueScale {
  *   (a bolting stalk, a bite) is a flag, not a scale
  */
 export function cueScale(cue: Cue): CueScale | undefined {
+  const known = scales.get(cue);
+  if (known !== undefined) return known ?? undefined;
+  const made = makeScale(cue);
+  scales.set(cue, made ?? null);
+  return made;
+}
+
+function makeScale(cue: Cue): CueScale | undefined {
   const ordered = cue.readings.flatMap((r) => {
-    const stage = STAGE[r.means];
+    const stage = STAGE_OF[r.means];
     return stage === undefined ? [] : [{ id: r.id, stage }];
   });
   if (new Set(ordered.map((r) => r.stage)).size < 2) return undefined;
@@ -77,4 +87,40 @@ export function readingLikelihood(scale: CueScale, reading: number, sigma: numbe
     border === undefined ? outside : logistic(scale.slope * (sigma - border));
   const atLeast = reading === 0 ? 1 : above(scale.borders[reading - 1], 1);
   return Math.max(1e-12, atLeast - above(scale.borders[reading], 0));
+}
+
+/** Stage coordinates at which likelihoods are tabled. */
+export const SIGMA = { low: -1.5, high: 4.5, step: 0.02, count: 301 } as const;
+
+/** Nearest tabled place of a stage coordinate. */
+export const sigmaBin = (sigma: number): number =>
+  Math.min(SIGMA.count - 1, Math.max(0, Math.round((sigma - SIGMA.low) / SIGMA.step)));
+
+/** A tabled row at a stage coordinate, linear between its places. */
+export function atSigma(row: Float64Array, sigma: number): number {
+  const x = Math.min(SIGMA.count - 1.000001, Math.max(0, (sigma - SIGMA.low) / SIGMA.step));
+  const k = Math.floor(x);
+  return row[k]! + (x - k) * (row[k + 1]! - row[k]!);
+}
+
+/** P(reading | σ) and its logarithm by reading and tabled σ. */
+export interface CueTable {
+  scale: CueScale;
+  odds: Float64Array[];
+  log: Float64Array[];
+}
+
+const tables = new WeakMap<Cue, CueTable | null>();
+
+/** The likelihoods of a cue, worked out once: judging a garden reads them hundreds of thousands of times. */
+export function cueTable(cue: Cue): CueTable | undefined {
+  const known = tables.get(cue);
+  if (known !== undefined) return known ?? undefined;
+  const scale = cueScale(cue);
+  const odds = scale?.readingIds.map((_, r) =>
+    Float64Array.from({ length: SIGMA.count }, (_, b) => readingLikelihood(scale, r, SIGMA.low + b * SIGMA.step)),
+  );
+  const made = scale && odds ? { scale, odds, log: odds.map((row) => row.map(Math.log)) } : undefined;
+  tables.set(cue, made ?? null);
+  return made;
 }

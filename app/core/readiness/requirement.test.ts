@@ -2,7 +2,16 @@ import { expect, test } from "vitest";
 import { catalogue } from "~/catalogue/catalogue.server";
 import { addDays, dayOfYear } from "../calendar";
 import { dailyDegreeDays, roughNormals, skyTrack, thermalSumOn } from "../weather";
-import { development, knownLooks, normalHeat, posteriorAfter, priorOf, requirementFromDays, stageCoordinate } from ".";
+import {
+  beliefAfter,
+  development,
+  knownLooks,
+  normalHeat,
+  priorOf,
+  requirementAt,
+  requirementFromDays,
+  stageCoordinate,
+} from ".";
 
 const normals = roughNormals(52);
 
@@ -39,30 +48,30 @@ test.each([[0, 5], [9, 5], [-1, 5], [NaN, 5]])("%d to %d days is no range", (low
 
 const bean = catalogue().find((c) => c.id === "bean_bush")!;
 const track = skyTrack([], [], normals, "2026-06-01", "2026-07-25", "2026-10-01");
-const dev = development(bean, track, normals, "2026-06-01", null, null);
+const dev = development(bean, track, normals, { startedOn: "2026-06-01" });
 
 test("the prior sums to one and is centred on the packet", () => {
   const prior = priorOf(dev);
   expect(prior.weight.reduce((a, b) => a + b, 0)).toBeCloseTo(1, 12);
-  const mean = prior.weight.reduce((sum, w, k) => sum + w * Math.log(prior.requirement[k]!), 0);
+  const mean = prior.weight.reduce((sum, w, k) => sum + w * Math.log(requirementAt(prior, k)), 0);
   expect(mean).toBeCloseTo(Math.log(dev.requirement.median), 6);
 });
 
 test("a planting's own packet days are used in place of the crop's", () => {
-  const slower = development(bean, track, normals, "2026-06-01", null, { low: 70, high: 80 });
+  const slower = development(bean, track, normals, { startedOn: "2026-06-01", packet: { low: 70, high: 80 } });
   expect(slower.requirement.median).toBeGreaterThan(dev.requirement.median);
 });
 
 test("the posterior is the prior times the likelihood: the ratio of two grid points by hand", () => {
   const looks = knownLooks(bean, [{ cueId: "pod_thickness", readingId: "6_9", takenOn: "2026-07-25" }]);
   const prior = priorOf(dev, thermalSumOn(dev.thermal, "2026-07-25"));
-  const posterior = posteriorAfter(dev, looks);
+  const { posterior } = beliefAfter(dev, looks, "2026-07-25");
   const logistic = (x: number) => 1 / (1 + Math.exp(-x));
   // Slope of a decisive cue; borders nearly|ready at 1.5 and ready|past at 2.5.
   const slope = 2 * Math.log(20.95);
   const by = (k: number) => {
     const sigma = stageCoordinate(
-      thermalSumOn(dev.thermal, "2026-07-25") / prior.requirement[k]!,
+      thermalSumOn(dev.thermal, "2026-07-25") / requirementAt(prior, k),
       dev.nearlyFrom,
       dev.closes,
     );
@@ -84,7 +93,7 @@ test("the stage coordinate crosses its halves at the borders of the states", () 
 
 test("a tunnel's warmth brings the date forward", () => {
   const ready = (extraC: number) => {
-    const warm = development(bean, track, normals, "2026-06-01", null, { low: 60, high: 70 }, extraC);
+    const warm = development(bean, track, normals, { startedOn: "2026-06-01", packet: { low: 60, high: 70 }, extraC });
     return warm.thermal.sum[40]!;
   };
   expect(ready(4)).toBeGreaterThan(ready(0));

@@ -190,7 +190,7 @@ describe("verdicts", () => {
       started: "2026-06-20",
       today,
       looks: saw(today, ["pod_thickness", "4_5"]),
-      killedAfter: 2,
+      threat: { kind: "frost", after: 2 },
       free,
     });
     expect(verdict).toMatchObject({ kind: "take early", takeBy: "2026-08-11" });
@@ -216,7 +216,7 @@ describe("verdicts", () => {
       started: "2026-05-25",
       today,
       looks: saw(today, ["colour_stage", "breaker"]),
-      killedAfter: 1,
+      threat: { kind: "frost", after: 1 },
     });
     expect(verdict.sentence).toContain("finishes indoors");
   });
@@ -246,7 +246,7 @@ describe("verdicts", () => {
         crop: "tomato_large",
         started: "2026-05-25",
         today,
-        school,
+        school: ["tomato_colour", school],
         looks: saw(today, ["colour_stage", "turning"]),
       }).window.opens.p50!;
     expect(at("vine") > at("turning")).toBe(true);

@@ -34,8 +34,24 @@ export interface Walk {
   splitForWetLeaves: boolean;
 }
 
-/** Order within a stop: leaves while cool, then fruit, then what needs a fork. */
-const GROUP_ORDER: Crop["group"][] = ["leaf", "pod", "fruit", "ear", "tree fruit", "root", "bulb", "tuber"];
+/** Order within a stop: flowers and leaves while cool, then heads, soft fruit and pods, then what needs a fork. */
+const GROUP_ORDER: Crop["group"][] = [
+  "flower",
+  "herb",
+  "leaf",
+  "head",
+  "stem",
+  "berry",
+  "pod",
+  "fruit",
+  "ear",
+  "tree fruit",
+  "extra",
+  "root",
+  "bulb",
+  "tuber",
+  "seed",
+];
 
 /**
  * Orders the errands of one day along the footpath. With wet leaves the crops that pass disease on when

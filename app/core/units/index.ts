@@ -2,3 +2,4 @@ export { readAmount, type Amount } from "./amount";
 export { MassUnit, UNIT_SYSTEMS, UnitSystem, fromGrams, sayMass, toGrams } from "./mass";
 export { celsiusFrom } from "./temperature";
 export { sayLength, sayRain, sayReadingText, sayTemperature, sayWind } from "./size";
+export { EVERYDAY, everydaySize, nearestObject, type EverydayObject } from "./everyday";

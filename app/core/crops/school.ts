@@ -1,0 +1,30 @@
+import { z } from "zod";
+import { Standing } from "./standing";
+
+/** A way of doing it that good gardeners differ on: it may move the prime window, never the evidence. */
+export const School = z
+  .object({
+    /** Number in the handbook's list of schools. */
+    no: z.number().int().positive(),
+    id: z.string().regex(/^[a-z_]+$/),
+    question: z.string(),
+    /** Ids of the crops it is a question of. */
+    crops: z.array(z.string()).min(1),
+    options: z
+      .array(
+        z.object({
+          id: z.string(),
+          label: z.string(),
+          /** Where prime opens and closes, as shares of the base window: 0 opens with it, 1 is its close. */
+          window: z.object({ opens: z.number(), closes: z.number() }).optional(),
+          /** Said with how to take it, when this way is chosen. */
+          advice: z.string().optional(),
+        }),
+      )
+      .min(2),
+    usual: z.string(),
+    why: z.string(),
+    standing: Standing,
+  })
+  .refine((s) => s.options.some((o) => o.id === s.usual), "the usual way is none of the options");
+export type School = z.infer<typeof School>;

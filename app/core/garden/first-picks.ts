@@ -1,0 +1,53 @@
+import { addDays, dayOfYear, daysBetween } from "../calendar";
+import type { Catalogue } from "../crops";
+import { BED_CLIMATES } from "../hazards";
+import { learntFrom, requirementFromDays, type FirstPick, type Learnt } from "../readiness";
+import { dailyDegreeDays, type ClimateNormals } from "../weather";
+import type { FirstPickMade, GardenState } from "./garden-state";
+
+/** A first pick this many times off the packet's heat is a slip of a date, and nothing is learnt from it. */
+const MOST_OFF = 2.2;
+
+/**
+ * What the garden's first picks teach, by crop and variety.
+ *
+ * @param normals - stand in for days without an observation
+ * @returns a function of crop and variety; the packet where nothing was picked
+ */
+export function learnerOf(
+  garden: GardenState,
+  catalogue: Catalogue,
+  normals: ClimateNormals,
+): (cropId: string, variety: string) => Learnt {
+  const observed = new Map(garden.observed.map((d) => [d.day, d]));
+  const byCrop = new Map<string, FirstPick[]>();
+  for (const made of garden.firstPicks) {
+    const pick = firstPickOf(made, catalogue, normals, observed);
+    if (pick) byCrop.set(made.cropId, [...(byCrop.get(made.cropId) ?? []), pick]);
+  }
+  return (cropId, variety) => learntFrom(byCrop.get(cropId) ?? [], variety.trim().toLowerCase());
+}
+
+function firstPickOf(
+  made: FirstPickMade,
+  catalogue: Catalogue,
+  normals: ClimateNormals,
+  observed: ReadonlyMap<string, { minC: number; maxC: number }>,
+): FirstPick | undefined {
+  const crop = catalogue.find((c) => c.id === made.cropId);
+  if (!crop) return undefined;
+  const { baseC, upperC } = crop.degreeDays;
+  const extraC = BED_CLIMATES[made.bedKind].dayC;
+  const { low, high } = made.packet ?? crop.packet;
+  const packet = requirementFromDays(normals, made.startedOn, low, high, baseC, upperC, extraC);
+  let heat = 0;
+  for (let i = 0; i <= daysBetween(made.startedOn, made.pickedOn); i++) {
+    const day = addDays(made.startedOn, i);
+    const doy = dayOfYear(day);
+    const { minC, maxC } = observed.get(day) ?? { minC: normals.minC[doy]!, maxC: normals.maxC[doy]! };
+    heat += dailyDegreeDays(minC, Math.max(minC, maxC + extraC), baseC, upperC);
+  }
+  const logRatio = Math.log(heat / packet.median);
+  if (!Number.isFinite(logRatio) || Math.abs(logRatio) > Math.log(MOST_OFF)) return undefined;
+  return { variety: made.variety.trim().toLowerCase(), logRatio, logSpread: packet.logSpread };
+}

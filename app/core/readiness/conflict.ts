@@ -1,0 +1,45 @@
+import type { KnownLook } from "./look";
+import { cueScale, STAGE_OF } from "./likelihood";
+
+/** Two telling cues of one day that disagree: shown, never averaged away. */
+export interface Conflict {
+  sentence: string;
+  /** The look that says less and the one that says more. */
+  less: KnownLook;
+  more: KnownLook;
+  /** The look that an opened, dug or tasted piece overrules; undefined while nothing settles it. */
+  overruled: KnownLook | undefined;
+  /** Both are decisive, and nothing settles it: the verdict is to open one. */
+  stands: boolean;
+}
+
+/**
+ * Finds two looks of the same day, decisive or strong, whose states lie two apart. A sample (opened, dug,
+ * cut, tasted) decides over a look from outside.
+ *
+ * @param looks - of this cycle
+ * @returns the newest such pair, or null
+ */
+export function conflictAmong(looks: readonly KnownLook[]): Conflict | null {
+  const telling = looks
+    .filter((l) => l.cue.weight !== "weak" && cueScale(l.cue)?.readingIds.includes(l.readingId))
+    .sort((a, b) => b.takenOn.localeCompare(a.takenOn) || a.cueId.localeCompare(b.cueId));
+  for (const less of telling)
+    for (const more of telling) {
+      if (less.takenOn !== more.takenOn) continue;
+      if (STAGE_OF[more.reading.means]! - STAGE_OF[less.reading.means]! < 2) continue;
+      const opened = [less, more].filter((l) => l.cue.kind === "sample");
+      const overruled = opened.length === 1 ? (opened[0] === less ? more : less) : undefined;
+      const settle = overruled
+        ? `What you saw inside decides.`
+        : `Open, cut, dig or taste one before you pick the rest.`;
+      return {
+        less,
+        more,
+        overruled,
+        stands: !overruled && less.cue.weight === "decisive" && more.cue.weight === "decisive",
+        sentence: `Two looks disagree: “${less.reading.text}” speaks for waiting, “${more.reading.text}” for taking. ${settle}`,
+      };
+    }
+  return null;
+}
