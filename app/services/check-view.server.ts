@@ -1,9 +1,10 @@
 import { dayAndMonth, sayDay, shortDay } from "~/core/calendar";
 import { isCounted, sayPieces, type PlantingOutlook } from "~/core/garden";
 import { inTenths } from "~/core/hazards";
-import type { DayRange } from "~/core/readiness";
-import { sayReadingText, type UnitSystem } from "~/core/units";
+import { shareInWords, type DayRange } from "~/core/readiness";
+import { sayLength, sayReadingText, type UnitSystem } from "~/core/units";
 import type { GardenRow } from "~/db/schema.server";
+import { cueView } from "./cue-view.server";
 import { stageInWords } from "./horizon-view.server";
 import type { PlannedGarden } from "./outlook.server";
 import { pickReason } from "./pick-reason.server";
@@ -20,32 +21,15 @@ export function checkView(planned: PlannedGarden, row: GardenRow, plantingId: st
   const { crop, judgement: j, planting, bed } = p;
   const units = row.unitSystem;
   const { today } = planned;
-  const readToday = new Map(planting.looks.filter((l) => l.takenOn === today).map((l) => [l.cueId, l.readingId]));
+  const readToday = new Map(planting.looks.filter((l) => l.takenOn === today).map((l) => [l.cueId, l]));
   const earlier = new Map(planting.looks.filter((l) => l.takenOn < today).sort((a, b) => a.takenOn.localeCompare(b.takenOn)).map((l) => [l.cueId, l])); // prettier-ignore
   const gain = new Map(j.nextLooks.map((n) => [n.cue.id, n.bits]));
   const order = [...j.nextLooks.map((n) => n.cue), ...crop.cues.filter((c) => readToday.has(c.id))];
-  const cues = order.map((cue) => {
-    const before = earlier.get(cue.id);
-    return {
-      id: cue.id,
-      ask: cue.ask,
-      how: cue.how ?? null,
-      standing: cue.standing.line,
-      bits: gain.get(cue.id) ?? 0,
-      chosen: readToday.get(cue.id) ?? null,
-      before: before
-        ? `${sayDay(before.takenOn, today)}: ${cue.readings.find((r) => r.id === before.readingId)?.text ?? ""}`
-        : null,
-      readings: cue.readings.map((r) => ({
-        id: r.id,
-        text: sayReadingText(r.text, units),
-        everyday: r.everyday ?? null,
-        advice: r.advice ?? null,
-      })),
-    };
-  });
+  const cues = order.map((cue) =>
+    cueView(cue, units, today, gain.get(cue.id) ?? 0, readToday.get(cue.id), earlier.get(cue.id)),
+  );
   const planDay = planned.plan.picks[planting.id]?.[0];
-  const waits = ["leave", "look again"].includes(j.verdict.kind);
+  const waits = ["leave", "look again", "wait dry", "seed", "stop"].includes(j.verdict.kind);
   return {
     id: planting.id,
     crop: crop.name,
@@ -56,7 +40,7 @@ export function checkView(planned: PlannedGarden, row: GardenRow, plantingId: st
     arc: j.arc,
     stage: stageInWords(j.odds),
     verdict: j.verdict.sentence,
-    urgent: ["take today", "take early", "clear", "past", "unfit"].includes(j.verdict.kind),
+    urgent: ["take today", "take early", "clear", "past", "unfit", "settle"].includes(j.verdict.kind),
     sure: inTenths(j.verdict.probability),
     how: `${j.how}`,
     not: `Do not ${crop.pick.not}.`,
@@ -67,6 +51,9 @@ export function checkView(planned: PlannedGarden, row: GardenRow, plantingId: st
     opens: rangeInWords(j.window.opens, today),
     closes: rangeInWords(j.window.closes, today),
     conflict: j.conflict,
+    /** What the garden has told beyond the cues, a line each. */
+    told: toldBy(p, units, today),
+    countable: crop.mode === "repeat" ? { ready: true, leaves: Boolean(crop.leavesStay) } : null,
     /** Said with the verdict when the plan takes today what could still wait by itself. */
     planToday:
       planDay === 0 && waits
@@ -96,7 +83,7 @@ export function checkView(planned: PlannedGarden, row: GardenRow, plantingId: st
     expected: expectedOf(p, units, waits && planDay !== 0),
     counted: isCounted(crop),
     piece: crop.piece,
-    repeats: crop.mode === "repeat",
+    repeats: crop.mode !== "once",
     standings: [
       [
         "Days to first pick",
@@ -116,8 +103,48 @@ export function checkView(planned: PlannedGarden, row: GardenRow, plantingId: st
       ],
       ["How it is picked", crop.pick.tool, crop.pick.standing.line],
     ] as const,
+    cropId: crop.id,
   };
 }
+
+/** What sizes, counts and earlier picks have told of this planting, in sentences. */
+function toldBy(p: PlantingOutlook, units: UnitSystem, today: string): string[] {
+  const { growth, ahead, shareReady, odds } = p.judgement;
+  const told: string[] = [];
+  if (growth) {
+    const length = (mm: number) => sayLength(mm, units);
+    const pace = growth.days > 1 ? "at its own pace" : "at the usual pace";
+    const target = growth.targetOn && growth.targetOn > today ? ` ${length(growth.targetMm)} ${sayDay(growth.targetOn, today)};` : ""; // prettier-ignore
+    const over =
+      growth.overOn && growth.overOn > today
+        ? ` too big (${length(growth.overMm)}) about ${sayDay(growth.overOn, today)}`
+        : "";
+    told.push(
+      `About ${length(growth.nowMm)} now, growing ${length(Math.max(1, growth.mmPerDay))} a day ${pace}.${target || over ? ` Expect${target}${over}.`.replace(";.", ".") : ""}`,
+    );
+  }
+  const readyOrPast = odds.prime + odds.slipping + odds.gone;
+  if (shareReady >= 0.05 && shareReady < 0.9 && readyOrPast >= 0.2)
+    told.push(`${capital(shareInWords(shareReady))} of the ${p.crop.piece.many} are ready.`);
+  const days = Math.round(ahead.days);
+  if (ahead.picks > 0 && Math.abs(days) >= 1)
+    told.push(
+      `Your plants run ${Math.abs(days)} ${Math.abs(days) === 1 ? "day" : "days"} ${days > 0 ? "ahead of" : "behind"} the packet (learnt from ${ahead.picks} first ${ahead.picks === 1 ? "pick" : "picks"}).`,
+    );
+  if (p.rate && p.rate.seen >= 2 && Math.abs(p.rate.factor - 1) >= 0.15)
+    told.push(
+      `Bears ${p.rate.factor > 1 ? "more" : "less"} freely than usual: ${Math.round(p.rate.factor * 100)} % (from ${p.rate.seen} picks and counts).`,
+    );
+  if (p.leaves)
+    told.push(
+      p.leaves.mayComeOff > 0
+        ? `About ${p.leaves.mayComeOff} leaves may come off each plant; ${p.leaves.mustStay} stay.`
+        : `No leaf to spare: ${p.leaves.mustStay} have to stay on each plant.`,
+    );
+  return told;
+}
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /**
  * What a pick now would bring. A crop lifted once offers all of itself only when the verdict or the plan
@@ -125,7 +152,7 @@ export function checkView(planned: PlannedGarden, row: GardenRow, plantingId: st
  */
 function expectedOf(p: PlantingOutlook, units: UnitSystem, waits: boolean) {
   const { odds } = p.judgement;
-  const ready = p.crop.mode === "once" && waits ? odds.prime + odds.slipping + odds.gone : 1;
+  const ready = p.crop.mode !== "repeat" && waits ? odds.prime + odds.slipping + odds.gone : 1;
   const pieces = Math.max(0, (p.pieces[0] ?? 0) * ready);
   const hardlyAny = pieces < 0.5;
   return {

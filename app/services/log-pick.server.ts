@@ -33,7 +33,11 @@ export function logPick(db: Db, form: PickForm): LogOutcome {
 }
 
 /** A crop lifted once is over when all of it came off. */
-function endsPlanting(db: Pick<Db, "select">, form: { outcome: string; tookAll: boolean }, target: PlantingRow): boolean {
+function endsPlanting(
+  db: Pick<Db, "select">,
+  form: { outcome: string; tookAll: boolean },
+  target: PlantingRow,
+): boolean {
   const crop = cropsOf(db).find((c) => c.id === target.cropId);
   return crop?.mode === "once" && form.outcome === "picked" && form.tookAll;
 }

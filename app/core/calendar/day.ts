@@ -6,6 +6,20 @@ export type IsoDay = z.infer<typeof IsoDay>;
 
 const MS_PER_DAY = 86_400_000;
 
+/** Days asked for before: a garden asks for the same few hundred over and over. */
+const numbers = new Map<IsoDay, number>();
+const days = new Map<number, IsoDay>();
+const MOST_KEPT = 20_000;
+
+function remember(day: IsoDay, number: number): void {
+  if (numbers.size >= MOST_KEPT) {
+    numbers.clear();
+    days.clear();
+  }
+  numbers.set(day, number);
+  days.set(number, day);
+}
+
 /**
  * Days since 1 January 1970 of a calendar day, free of clock changes.
  *
@@ -14,8 +28,11 @@ const MS_PER_DAY = 86_400_000;
  * @throws {RangeError} when `day` is not an ISO day: a caller's mistake
  */
 export function dayNumber(day: IsoDay): number {
+  const known = numbers.get(day);
+  if (known !== undefined) return known;
   const ms = Date.parse(`${day}T00:00:00Z`);
   if (!/^\d{4}-\d{2}-\d{2}$/.test(day) || Number.isNaN(ms)) throw new RangeError(`day: ${day} is not an ISO day`);
+  remember(day, ms / MS_PER_DAY);
   return ms / MS_PER_DAY;
 }
 
@@ -26,7 +43,11 @@ export function dayNumber(day: IsoDay): number {
  * @returns ISO day
  */
 export function isoDay(number: number): IsoDay {
-  return new Date(number * MS_PER_DAY).toISOString().slice(0, 10);
+  const known = days.get(number);
+  if (known !== undefined) return known;
+  const day = new Date(number * MS_PER_DAY).toISOString().slice(0, 10);
+  remember(day, number);
+  return day;
 }
 
 /** The day `days` after `day` (before it when negative). */

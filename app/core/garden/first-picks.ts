@@ -1,8 +1,8 @@
 import { addDays, dayOfYear, daysBetween } from "../calendar";
 import type { Catalogue } from "../crops";
 import { BED_CLIMATES } from "../hazards";
-import { learntFrom, requirementFromDays, type FirstPick, type Learnt } from "../readiness";
-import { dailyDegreeDays, type ClimateNormals } from "../weather";
+import { firstPickSays, learntFrom, normalHeat, requirementFromDays, type FirstPick, type Learnt } from "../readiness";
+import { dailyDegreeDays, normalDegreeDays, type ClimateNormals } from "../weather";
 import type { FirstPickMade, GardenState } from "./garden-state";
 
 /** A first pick this many times off the packet's heat is a slip of a date, and nothing is learnt from it. */
@@ -39,15 +39,17 @@ function firstPickOf(
   const { baseC, upperC } = crop.degreeDays;
   const extraC = BED_CLIMATES[made.bedKind].dayC;
   const { low, high } = made.packet ?? crop.packet;
-  const packet = requirementFromDays(normals, made.startedOn, low, high, baseC, upperC, extraC);
+  const packet = requirementFromDays(normals, made.startedOn, low, high, baseC, upperC);
   let heat = 0;
   for (let i = 0; i <= daysBetween(made.startedOn, made.pickedOn); i++) {
     const day = addDays(made.startedOn, i);
-    const doy = dayOfYear(day);
-    const { minC, maxC } = observed.get(day) ?? { minC: normals.minC[doy]!, maxC: normals.maxC[doy]! };
-    heat += dailyDegreeDays(minC, Math.max(minC, maxC + extraC), baseC, upperC);
+    const seen = observed.get(day);
+    heat += seen
+      ? dailyDegreeDays(seen.minC, Math.max(seen.minC, seen.maxC + extraC), baseC, upperC)
+      : normalDegreeDays(normals, dayOfYear(day), baseC, upperC, extraC);
   }
-  const logRatio = Math.log(heat / packet.median);
-  if (!Number.isFinite(logRatio) || Math.abs(logRatio) > Math.log(MOST_OFF)) return undefined;
-  return { variety: made.variety.trim().toLowerCase(), logRatio, logSpread: packet.logSpread };
+  const perDay = normalHeat(normals, made.pickedOn, 7, baseC, upperC, extraC) / 7;
+  const says = firstPickSays(heat, perDay, crop.windowDays.value, packet);
+  if (Math.abs(says.logRatio) > Math.log(MOST_OFF)) return undefined;
+  return { variety: made.variety.trim().toLowerCase(), ...says };
 }

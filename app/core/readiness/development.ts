@@ -69,11 +69,11 @@ export function development(
   const cycle = again ? "again" : "first";
   const from = again && lastFullPickOn ? addDays(lastFullPickOn, 1) : startedOn;
   const { low, high } = again ? { low: Math.max(0.5, again.low), high: again.high } : (packet ?? crop.packet);
-  const plain = requirementFromDays(normals, from, low, high, baseC, upperC, extraC);
+  // A packet speaks of open ground: a tunnel's warmth shortens the days, it does not lengthen the need.
+  const plain = requirementFromDays(normals, from, low, high, baseC, upperC);
   const requirement = again ? plain : learnt.requirement(plain);
   const readyAfter = Math.round((low + high) / 2);
-  const heatNear = (days: number) =>
-    normalHeat(normals, addDays(from, Math.max(0, readyAfter)), days, baseC, upperC, extraC);
+  const heatNear = (days: number) => normalHeat(normals, addDays(from, readyAfter), days, baseC, upperC);
   const closes = 1 + Math.max(0.02, heatNear(crop.windowDays.value) / plain.median);
   const nearlyFrom = again ? NEARLY.again : 1 - Math.min(NEARLY.most, Math.max(NEARLY.least, closes - 1));
   const { target } = crop;

@@ -2,7 +2,7 @@ export { development, stageCoordinate, windowSchool, type Development, type Deve
 export { cueScale, cueTable, readingLikelihood } from "./likelihood";
 export { assess, judge, type Assessment, type JudgeInput, type Judgement } from "./judge";
 export { indoorRipeningDays } from "./indoors";
-export { learntFrom, packetNotKnown, type FirstPick, type Learnt } from "./learning";
+export { firstPickSays, learntFrom, packetNotKnown, type FirstPick, type Learnt } from "./learning";
 export { knownLooks, LookRefused, readingOfSize, type Look } from "./look";
 export { beliefAfter, passedOn, priorOf, requirementAt, requirementBelow, type Posterior } from "./posterior";
 export { normalHeat, requirementFromDays, type ThermalRequirement } from "./requirement";

@@ -14,9 +14,31 @@ export const packetNotKnown: Learnt = { picks: 0, requirement: (packet) => packe
  * Shares of the packet's variance (log): what stays with the crop in this garden, what stays with the
  * variety, and what is new each season. Our judgement, tuned on the truth garden.
  */
-const SHARE = { crop: 0.35, variety: 0.4, season: 0.25 } as const;
+const SHARE = { crop: 0.42, variety: 0.38, season: 0.2 } as const;
 /** Spread (log) between the day it was ready and the day somebody picked it first: our judgement. */
-const PICKING_SPREAD = 0.05;
+const PICKING_SPREAD = 0.04;
+
+/** A first pick comes this far into the window, days at most: our judgement. */
+const LATE = { ofWindow: 0.25, mostDays: 3 } as const;
+
+/**
+ * What a first pick says: ln(heat when it was ready ÷ heat the packet asks for). Somebody comes by a
+ * little after it is ready, and that is taken off.
+ *
+ * @param heat - gathered from the start to the end of the day of the pick, °C·d
+ * @param heatPerDay - at that time of the year, °C·d
+ * @param windowDays - of the crop
+ * @param packet - the packet's requirement at the planting's start
+ */
+export function firstPickSays(
+  heat: number,
+  heatPerDay: number,
+  windowDays: number,
+  packet: ThermalRequirement,
+): { logRatio: number; logSpread: number } {
+  const late = Math.min(LATE.mostDays, LATE.ofWindow * windowDays) * heatPerDay;
+  return { logRatio: Math.log(Math.max(1, heat - late) / packet.median), logSpread: packet.logSpread };
+}
 
 /** A first pick: ln(heat gathered by that day ÷ heat the packet asks for), and the packet's own spread. */
 export interface FirstPick {

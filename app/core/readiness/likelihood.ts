@@ -90,7 +90,7 @@ export function readingLikelihood(scale: CueScale, reading: number, sigma: numbe
 }
 
 /** Stage coordinates at which likelihoods are tabled. */
-export const SIGMA = { low: -1.5, high: 4.5, step: 0.02, count: 301 } as const;
+export const SIGMA = { low: -1.5, high: 4.5, step: 0.04, count: 151 } as const;
 
 /** Nearest tabled place of a stage coordinate. */
 export const sigmaBin = (sigma: number): number =>

@@ -1,7 +1,7 @@
 import type { IsoDay } from "../calendar";
 import { normalCdf } from "../statistics";
 import { thermalSumOn } from "../weather";
-import { stageCoordinate, type Development } from "./development";
+import { stageCoordinate, type Development, type Growth } from "./development";
 import { atSigma, cueTable } from "./likelihood";
 import type { KnownLook } from "./look";
 
@@ -17,7 +17,7 @@ export interface Posterior {
 }
 
 /** Step of the grid in log requirement: fine enough for a window of a few per cent. */
-const GRID_STEP = 0.01;
+const GRID_STEP = 0.0125;
 /** Least half width of the grid; it widens so that no honest look falls outside it. */
 const GRID_HALF_WIDTH = 1.2;
 /**
@@ -107,7 +107,7 @@ export function beliefAfter(dev: Development, looks: readonly KnownLook[], today
   const heatNow = thermalSumOn(dev.thermal, today);
   const sized = used.filter((l) => isSize(dev, l));
   const terms = new Map<KnownLook, Float64Array>();
-  const logPrior = prior.weight.map(Math.log);
+  const need = Float64Array.from({ length: count }, (_, k) => Math.exp(prior.logFrom + k * GRID_STEP));
   for (const look of used) {
     if (isSize(dev, look)) continue;
     const table = cueTable(look.cue);
@@ -116,28 +116,27 @@ export function beliefAfter(dev: Development, looks: readonly KnownLook[], today
     const heat = thermalSumOn(dev.thermal, look.takenOn);
     const force = lookForce(look, heatNow - heat, dev);
     const term = new Float64Array(count);
-    for (let k = 0; k < count; k++) {
-      const u = heat / Math.exp(prior.logFrom + k * GRID_STEP);
-      term[k] = force * atSigma(row, stageCoordinate(u, dev.nearlyFrom, dev.closes));
-    }
+    for (let k = 0; k < count; k++)
+      term[k] = force * atSigma(row, stageCoordinate(heat / need[k]!, dev.nearlyFrom, dev.closes));
     terms.set(look, term);
   }
-  const sizes = (left: readonly KnownLook[]) => sizeTerm(dev, left, prior, heatNow);
-  const all = sizes(sized);
+  const rows = new Map(sized.map((l) => [l, sizeLikelihood(dev, dev.growth!, l, prior, heatNow)]));
+  const sizes = (leave?: KnownLook) => sizeTerm(count, [...rows].filter(([l]) => l !== leave).map(([, row]) => row)); // prettier-ignore
+  const all = sizes();
   const sum = (leave?: KnownLook): Posterior => {
-    const log = Float64Array.from(logPrior);
+    const log = new Float64Array(count);
     for (const [look, term] of terms) if (look !== leave) for (let k = 0; k < count; k++) log[k]! += term[k]!;
-    const size = leave && sized.includes(leave) ? sizes(sized.filter((l) => l !== leave)) : all;
+    const size = leave && rows.has(leave) ? sizes(leave) : all;
     if (size) for (let k = 0; k < count; k++) log[k]! += size.term[k]!;
     let top = -Infinity;
     for (let k = 0; k < count; k++) top = Math.max(top, log[k]!);
-    for (let k = 0; k < count; k++) log[k] = Math.exp(log[k]! - top);
+    for (let k = 0; k < count; k++) log[k] = prior.weight[k]! * Math.exp(log[k]! - top);
     return normalised(prior.logFrom, log);
   };
   const posterior = used.length === 0 ? prior : sum();
   return {
     posterior,
-    without: (look) => (terms.has(look) || sized.includes(look) ? sum(look) : posterior),
+    without: (look) => (terms.has(look) || rows.has(look) ? sum(look) : posterior),
     vigour: all ? vigourOf(all, posterior) : undefined,
   };
 }
@@ -153,7 +152,10 @@ function lookForce(look: KnownLook, heatSince: number, dev: Development): number
 /** Vigour between plantings (log), and how well a hand, an eye and a choice of piece measure (log): our judgement. */
 const VIGOUR_SPREAD = 0.35;
 const SIZE_SPREAD = 0.12;
-const VIGOUR_POINTS = 21;
+const VIGOUR_POINTS = 15;
+const Z = Float64Array.from({ length: VIGOUR_POINTS }, (_, j) => -2.5 + (5 * j) / (VIGOUR_POINTS - 1));
+const VIGOUR = Z.map((z) => Math.exp(z * VIGOUR_SPREAD));
+const VIGOUR_LOG_PRIOR = Z.map((z) => -0.5 * z * z - Math.log(Z.reduce((sum, x) => sum + Math.exp(-0.5 * x * x), 0)));
 
 interface SizeTerm {
   /** ln of the joint likelihood of the sizes by grid point, vigour averaged out. */
@@ -163,36 +165,47 @@ interface SizeTerm {
   square: Float64Array;
 }
 
-function sizeTerm(dev: Development, sized: readonly KnownLook[], grid: Posterior, heatNow: number): SizeTerm | null {
-  const { growth } = dev;
-  if (!growth || sized.length === 0) return null;
-  const count = grid.weight.length;
-  const made: SizeTerm = { term: new Float64Array(count), mean: new Float64Array(count), square: new Float64Array(count) }; // prettier-ignore
-  const points = Array.from({ length: VIGOUR_POINTS }, (_, j) => {
-    const z = -2.5 + (5 * j) / (VIGOUR_POINTS - 1);
-    return { vigour: Math.exp(z * VIGOUR_SPREAD), prior: Math.exp(-0.5 * z * z) };
-  });
-  const priorSum = points.reduce((s, p) => s + p.prior, 0);
-  const seen = sized.map((l) => {
-    const heat = thermalSumOn(dev.thermal, l.takenOn);
-    return { y: Math.log(l.measuredMm! / growth.targetMm), heat, force: lookForce(l, heatNow - heat, dev) };
-  });
-  for (let k = 0; k < count; k++) {
-    const need = requirementAt(grid, k);
-    let total = 0;
-    for (const { vigour, prior } of points) {
-      let likelihood = prior / priorSum;
-      for (const { y, heat, force } of seen) {
-        const off = (y - growth.rate * vigour * (heat - need)) / SIZE_SPREAD;
-        likelihood *= Math.exp(-0.5 * force * off * off);
-      }
-      total += likelihood;
-      made.mean[k]! += likelihood * vigour;
-      made.square[k]! += likelihood * vigour * vigour;
+/** Log-likelihood of one measured size by grid point and vigour, row by row. */
+function sizeLikelihood(
+  dev: Development,
+  growth: Growth,
+  look: KnownLook,
+  grid: Posterior,
+  heatNow: number,
+): Float64Array {
+  const heat = thermalSumOn(dev.thermal, look.takenOn);
+  const y = Math.log(look.measuredMm! / growth.targetMm);
+  const scale = (-0.5 * lookForce(look, heatNow - heat, dev)) / (SIZE_SPREAD * SIZE_SPREAD);
+  const rows = new Float64Array(grid.weight.length * VIGOUR_POINTS);
+  for (let k = 0; k < grid.weight.length; k++) {
+    const grown = growth.rate * (heat - requirementAt(grid, k));
+    for (let j = 0; j < VIGOUR_POINTS; j++) {
+      const off = y - VIGOUR[j]! * grown;
+      rows[k * VIGOUR_POINTS + j] = scale * off * off;
     }
-    made.term[k] = Math.log(Math.max(total, 1e-300));
-    made.mean[k]! /= Math.max(total, 1e-300);
-    made.square[k]! /= Math.max(total, 1e-300);
+  }
+  return rows;
+}
+
+function sizeTerm(count: number, rows: readonly Float64Array[]): SizeTerm | null {
+  if (rows.length === 0) return null;
+  const made: SizeTerm = { term: new Float64Array(count), mean: new Float64Array(count), square: new Float64Array(count) }; // prettier-ignore
+  for (let k = 0; k < count; k++) {
+    let total = 0;
+    let first = 0;
+    let second = 0;
+    for (let j = 0; j < VIGOUR_POINTS; j++) {
+      let log = VIGOUR_LOG_PRIOR[j]!;
+      for (const row of rows) log += row[k * VIGOUR_POINTS + j]!;
+      if (log < -60) continue;
+      const likelihood = Math.exp(log);
+      total += likelihood;
+      first += likelihood * VIGOUR[j]!;
+      second += likelihood * VIGOUR[j]! * VIGOUR[j]!;
+    }
+    made.term[k] = total > 0 ? Math.log(total) : -60;
+    made.mean[k] = total > 0 ? first / total : 1;
+    made.square[k] = total > 0 ? second / total : 1;
   }
   return made;
 }
@@ -211,18 +224,33 @@ function vigourOf({ mean, square }: SizeTerm, p: Posterior): Belief["vigour"] {
 const NODES = [-2.85697, -1.355626, 0, 1.355626, 2.85697];
 const WEIGHTS = [0.0112574, 0.2220759, 0.5333333, 0.2220759, 0.0112574];
 
-/** P(development has passed `u` by the end of day `i` of the thermal track), the forecast's error in it. */
-export function passedOn(dev: Development, p: Posterior, u: number, i: number): number {
-  const heat = dev.thermal.sum[i]!;
-  const spread = dev.thermal.spread[i]!;
-  const logU = Math.log(u);
-  if (spread <= 0) return heat > 0 ? requirementBelow(p, Math.log(heat) - logU) : 0;
-  let odds = 0;
+/** ln of the heat on a day at the forecast's five nodes; one node where it is observed. */
+export function heatNodes(heat: number, spread: number, into: Float64Array): number {
+  if (spread <= 0) {
+    into[0] = heat > 0 ? Math.log(heat) : -Infinity;
+    return 1;
+  }
   for (let n = 0; n < 5; n++) {
     const h = heat + NODES[n]! * spread;
-    if (h > 0) odds += WEIGHTS[n]! * requirementBelow(p, Math.log(h) - logU);
+    into[n] = h > 0 ? Math.log(h) : -Infinity;
   }
+  return 5;
+}
+
+/** P(heat at the nodes is enough for `u`). */
+export function passedAt(p: Posterior, logU: number, nodes: Float64Array, count: number): number {
+  if (count === 1) return requirementBelow(p, nodes[0]! - logU);
+  let odds = 0;
+  for (let n = 0; n < 5; n++) odds += WEIGHTS[n]! * requirementBelow(p, nodes[n]! - logU);
   return Math.min(1, odds);
+}
+
+const scratch = new Float64Array(5);
+
+/** P(development has passed `u` by the end of day `i` of the thermal track), the forecast's error in it. */
+export function passedOn(dev: Development, p: Posterior, u: number, i: number): number {
+  const count = heatNodes(dev.thermal.sum[i]!, dev.thermal.spread[i]!, scratch);
+  return passedAt(p, Math.log(u), scratch, count);
 }
 
 /**
@@ -233,7 +261,7 @@ export function shareBeyond(p: Posterior, heat: number, u: number, spread: numbe
   if (heat <= 0) return 0;
   let share = 0;
   for (let k = 0; k < p.weight.length; k++) {
-    if (p.weight[k]! < 1e-6) continue;
+    if (p.weight[k]! < 1e-5) continue;
     share += p.weight[k]! * normalCdf((Math.log(heat / u) - (p.logFrom + k * p.step)) / spread - lag);
   }
   return share;

@@ -1,7 +1,7 @@
 import { expect, test } from "vitest";
 import { catalogue } from "~/catalogue/catalogue.server";
 import { addDays, dayOfYear } from "../calendar";
-import { dailyDegreeDays, roughNormals, skyTrack, thermalSumOn } from "../weather";
+import { normalDegreeDays, roughNormals, skyTrack, thermalSumOn } from "../weather";
 import {
   beliefAfter,
   development,
@@ -19,22 +19,22 @@ test("the heat of a span is the sum of its normal days, a part of a day counting
   let sum = 0;
   for (let i = 0; i < 10; i++) {
     const doy = dayOfYear(addDays("2026-06-01", i));
-    sum += dailyDegreeDays(normals.minC[doy]!, normals.maxC[doy]!, 10, 30);
+    sum += normalDegreeDays(normals, doy, 10, 30);
   }
   expect(normalHeat(normals, "2026-06-01", 10, 10, 30)).toBeCloseTo(sum, 9);
   const nine = normalHeat(normals, "2026-06-01", 9, 10, 30);
   expect(normalHeat(normals, "2026-06-01", 9.5, 10, 30)).toBeCloseTo(nine + (sum - nine) / 2, 9);
 });
 
-test("a packet's two ends lie about the 10 and 90 % points of the requirement", () => {
+test("the plants' own spread is three quarters of the packet's, and gardens differ a little more", () => {
   const { median, logSpread } = requirementFromDays(normals, "2026-05-10", 45, 60, 7.2, 32);
   const low = normalHeat(normals, "2026-05-10", 45, 7.2, 32);
   const high = normalHeat(normals, "2026-05-10", 60, 7.2, 32);
   expect(median).toBeCloseTo(Math.sqrt(low * high), 9);
-  // A little wider than the packet alone, since gardens differ.
-  expect(median * Math.exp(-1.2816 * logSpread)).toBeLessThan(low);
-  expect(median * Math.exp(1.2816 * logSpread)).toBeGreaterThan(high);
-  expect(median * Math.exp(1.2816 * logSpread)).toBeLessThan(high * 1.1);
+  const packet = Math.log(high / low) / (2 * 1.2816);
+  expect(logSpread).toBeCloseTo(Math.hypot(0.75 * packet, 0.035), 9);
+  expect(logSpread).toBeGreaterThan(0.7 * packet);
+  expect(logSpread).toBeLessThan(1.1 * packet);
 });
 
 test("the same packet needs less heat in a colder spring, since its days are local days", () => {

@@ -1,5 +1,5 @@
 import { addDays, dayOfYear, type IsoDay } from "../calendar";
-import { dailyDegreeDays, type ClimateNormals } from "../weather";
+import { normalDegreeDays, type ClimateNormals } from "../weather";
 
 /** How much heat a planting needs to reach its prime, °C·d: log-normal. */
 export interface ThermalRequirement {
@@ -11,7 +11,12 @@ export interface ThermalRequirement {
 /** 10 % and 90 % of the normal lie this many standard deviations from the middle. */
 const Z90 = 1.2816;
 /** Spread between gardens that a packet does not know of (soil, sun, sowing depth): our judgement. */
-const GARDEN_LOG_SPREAD = 0.09;
+const GARDEN_LOG_SPREAD = 0.035;
+/**
+ * Share of a packet's spread of days that lies in the plants: the rest is the seasons' weather, which the
+ * degree-days reckon with themselves. Our judgement, tuned on the truth garden.
+ */
+const PLANTS_SHARE = 0.75;
 
 /** Degree-days that the normals give over `days` days from `from` (its first day counts). */
 export function normalHeat(
@@ -26,7 +31,7 @@ export function normalHeat(
   for (let i = 0; i < Math.ceil(days); i++) {
     const doy = dayOfYear(addDays(from, i));
     const share = Math.min(1, days - i);
-    sum += share * dailyDegreeDays(normals.minC[doy]!, normals.maxC[doy]! + extraC, baseC, upperC);
+    sum += share * normalDegreeDays(normals, doy, baseC, upperC, extraC);
   }
   return sum;
 }
@@ -54,6 +59,6 @@ export function requirementFromDays(
   if (!(lowDays > 0 && highDays >= lowDays)) throw new RangeError(`days: ${lowDays} to ${highDays} is not a range`);
   const low = Math.max(3, normalHeat(normals, from, lowDays, baseC, upperC, extraC));
   const high = Math.max(low, normalHeat(normals, from, highDays, baseC, upperC, extraC));
-  const packetSpread = Math.log(high / low) / (2 * Z90);
+  const packetSpread = (PLANTS_SHARE * Math.log(high / low)) / (2 * Z90);
   return { median: Math.sqrt(low * high), logSpread: Math.hypot(packetSpread, GARDEN_LOG_SPREAD) };
 }

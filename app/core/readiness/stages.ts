@@ -1,6 +1,6 @@
 import { addDays, daysBetween, type IsoDay } from "../calendar";
 import type { Development } from "./development";
-import { passedOn, type Posterior } from "./posterior";
+import { heatNodes, passedAt, passedOn, type Posterior } from "./posterior";
 
 export type Stage = "not yet" | "close" | "prime" | "slipping" | "gone";
 export const STAGES: readonly Stage[] = ["not yet", "close", "prime", "slipping", "gone"];
@@ -32,6 +32,8 @@ function borders(dev: Development): [number, number, number, number] {
 
 /** Days before today from which the odds are worked out: picks left behind reach no further back. */
 const DAYS_BACK = 22;
+/** Days after today up to which they are: what is left out beyond the horizon is worth looking at that far. */
+const DAYS_AHEAD = 62;
 
 /** P(prime or later) on one day. */
 export function readyOddsOn(dev: Development, p: Posterior, day: IsoDay): number {
@@ -40,22 +42,36 @@ export function readyOddsOn(dev: Development, p: Posterior, day: IsoDay): number
   return passedOn(dev, p, borders(dev)[1], Math.min(i, dev.thermal.sum.length - 1));
 }
 
-/** Odds of the five stages from three weeks before today to the end of the track. */
+/** Odds of the five stages from three weeks before today to two months after. */
 export function stageOdds(dev: Development, p: Posterior, today: IsoDay): StageOdds {
   const first = Math.min(dev.thermal.sum.length - 1, Math.max(0, daysBetween(dev.thermal.from, today) - DAYS_BACK));
-  const days = dev.thermal.sum.length - first;
-  const edges = borders(dev);
-  const odds = Object.fromEntries(STAGES.map((s) => [s, new Float64Array(days)])) as StageOdds["odds"];
-  let before = [0, 0, 0, 0];
-  for (let d = 0; d < days; d++) {
+  const end = Math.max(first + 1, daysBetween(dev.thermal.from, today) + DAYS_AHEAD);
+  const days = Math.min(dev.thermal.sum.length, end) - first;
+  const [nearly, opens, closes, gone] = borders(dev).map(Math.log) as [number, number, number, number];
+  const odds: StageOdds["odds"] = {
+    "not yet": new Float64Array(days),
+    close: new Float64Array(days),
+    prime: new Float64Array(days),
+    slipping: new Float64Array(days),
+    gone: new Float64Array(days),
+  };
+  const nodes = new Float64Array(5);
+  let a = 0;
+  let b = 0;
+  let c = 0;
+  let d = 0;
+  for (let i = 0; i < days; i++) {
+    const count = heatNodes(dev.thermal.sum[first + i]!, dev.thermal.spread[first + i]!, nodes);
     // Never back: what was passed yesterday is passed today, and a later border is passed later.
-    const last = before;
-    const now = edges.map((u, b) => Math.max(last[b]!, passedOn(dev, p, u, first + d)));
-    for (let b = 1; b < 4; b++) now[b] = Math.min(now[b]!, now[b - 1]!);
-    before = now;
-    STAGES.forEach((stage, b) => {
-      odds[stage][d] = (b === 0 ? 1 : now[b - 1]!) - (b === 4 ? 0 : now[b]!);
-    });
+    if (a < 1) a = Math.max(a, passedAt(p, nearly, nodes, count));
+    if (b < 1) b = Math.min(a, Math.max(b, passedAt(p, opens, nodes, count)));
+    if (c < 1) c = Math.min(b, Math.max(c, passedAt(p, closes, nodes, count)));
+    if (d < 1) d = Math.min(c, Math.max(d, passedAt(p, gone, nodes, count)));
+    odds["not yet"][i] = 1 - a;
+    odds.close[i] = a - b;
+    odds.prime[i] = b - c;
+    odds.slipping[i] = c - d;
+    odds.gone[i] = d;
   }
   return { from: addDays(dev.thermal.from, first), odds };
 }

@@ -1,10 +1,13 @@
 import { dayOfYear } from "../calendar";
 import type { DailyWeather } from "./daily-weather";
+import { dailyDegreeDays } from "./degree-days";
 
 /** The usual low and high of each day of the year, index 1 to 366, and how they are known. */
 export interface ClimateNormals {
   minC: Float64Array;
   maxC: Float64Array;
+  /** How far a day's mean strays from the normal, one standard deviation, °C. */
+  spreadC: Float64Array;
   /** 0 when they are a rough guess from the latitude. */
   years: number;
 }
@@ -42,13 +45,52 @@ export function normalsFromSeries(series: readonly DailyWeather[]): ClimateNorma
   const minC = smooth(sumMin);
   const maxC = smooth(sumMax);
   if (minC.subarray(1).some(Number.isNaN)) return undefined;
-  return { minC, maxC, years: new Set(series.map((d) => d.day.slice(0, 4))).size };
+  const strayed = new Float64Array(367);
+  for (const d of series) {
+    const doy = dayOfYear(d.day);
+    strayed[doy]! += ((d.minC + d.maxC - minC[doy]! - maxC[doy]!) / 2) ** 2;
+  }
+  return { minC, maxC, spreadC: smooth(strayed).map(Math.sqrt), years: new Set(series.map((d) => d.day.slice(0, 4))).size }; // prettier-ignore
+}
+
+/** Places and weights of a three-point rule for a normal spread (Gauss–Hermite). */
+const STRAY = [-Math.sqrt(3), 0, Math.sqrt(3)];
+const STRAY_WEIGHT = [1 / 6, 2 / 3, 1 / 6];
+
+/**
+ * Degree-days to expect of a day of the year: the mean over days that stray from the normal. The normal's
+ * own degree-days are fewer, since near the base a warm day gives more than a cold one takes.
+ *
+ * @param doy - day of the year, 1 to 366
+ * @param extraC - warmth of the bed, added to the high, °C
+ * @returns °C·d
+ */
+export function normalDegreeDays(
+  normals: ClimateNormals,
+  doy: number,
+  baseC: number,
+  upperC: number,
+  extraC = 0,
+): number {
+  return expectedDegreeDays(normals.minC[doy]!, normals.maxC[doy]! + extraC, normals.spreadC[doy]!, baseC, upperC);
+}
+
+/** The same for any middle day and spread, °C. */
+export function expectedDegreeDays(minC: number, maxC: number, spreadC: number, baseC: number, upperC: number): number {
+  const high = Math.max(minC, maxC);
+  if (spreadC === 0) return dailyDegreeDays(minC, high, baseC, upperC);
+  let sum = 0;
+  for (let n = 0; n < 3; n++) {
+    const stray = STRAY[n]! * spreadC;
+    sum += STRAY_WEIGHT[n]! * dailyDegreeDays(minC + stray, high + stray, baseC, upperC);
+  }
+  return sum;
 }
 
 /**
  * A rough guess of the normals where no series was imported: a yearly wave by latitude at sea level,
  * coldest on 20 January (north). Our judgement: mean 27 °C − 0.42 °C per degree beyond 12°, yearly
- * half-range 0.5 °C + 0.14 °C per degree, daily range 9 °C. Always told to the gardener as a guess.
+ * half-range 0.5 °C + 0.14 °C per degree, daily range 9 °C, days straying by 2.8 °C. Always told to the gardener as a guess.
  *
  * @param latitude - degrees, north positive
  */
@@ -58,5 +100,5 @@ export function roughNormals(latitude: number): ClimateNormals {
   const half = 0.14 * away + 0.5;
   const wave = (doy: number) => -Math.cos((2 * Math.PI * (doy - 20)) / 366) * (latitude >= 0 ? 1 : -1);
   const series = (shift: number) => Float64Array.from({ length: 367 }, (_, doy) => mean + half * wave(doy) + shift);
-  return { minC: series(-4.5), maxC: series(4.5), years: 0 };
+  return { minC: series(-4.5), maxC: series(4.5), spreadC: new Float64Array(367).fill(2.8), years: 0 };
 }

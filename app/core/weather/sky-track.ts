@@ -10,6 +10,8 @@ export interface SkyTrack {
   today: IsoDay;
   minC: Float64Array;
   maxC: Float64Array;
+  /** How far the day may stray where only its normal is known, °C; 0 for observed and forecast days. */
+  spreadC: Float64Array;
   rainMm: (number | null)[];
   windKmh: (number | null)[];
   source: SkySource[];
@@ -52,6 +54,7 @@ export function skyTrack(
     today,
     minC: new Float64Array(length),
     maxC: new Float64Array(length),
+    spreadC: new Float64Array(length),
     rainMm: new Array<number | null>(length).fill(null),
     windKmh: new Array<number | null>(length).fill(null),
     source: new Array<SkySource>(length).fill("normal"),
@@ -60,6 +63,7 @@ export function skyTrack(
     const doy = dayOfYear(addDays(from, i));
     track.minC[i] = normals.minC[doy]!;
     track.maxC[i] = normals.maxC[doy]!;
+    track.spreadC[i] = normals.spreadC[doy]!;
   }
   const lay = (days: readonly DailyWeather[], source: SkySource) => {
     for (const d of days) {
@@ -67,6 +71,7 @@ export function skyTrack(
       if (i < 0 || i >= length) continue;
       track.minC[i] = d.minC;
       track.maxC[i] = d.maxC;
+      track.spreadC[i] = 0;
       track.rainMm[i] = d.rainMm;
       track.windKmh[i] = d.windKmh;
       track.source[i] = source;

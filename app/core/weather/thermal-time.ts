@@ -1,5 +1,5 @@
 import { dayNumber, type IsoDay } from "../calendar";
-import { dailyDegreeDays } from "./degree-days";
+import { expectedDegreeDays } from "./normals";
 import { forecastSpreadC, trackIndex, type SkyTrack } from "./sky-track";
 
 /** Degree-days gathered since a start, at the end of each day, with their spread. */
@@ -37,7 +37,7 @@ export function thermalTime(track: SkyTrack, from: IsoDay, baseC: number, upperC
   for (let i = 0; i < length; i++) {
     const at = start + i;
     const minC = track.minC[at]!;
-    total += dailyDegreeDays(minC, Math.max(minC, track.maxC[at]! + extraC), baseC, upperC);
+    total += expectedDegreeDays(minC, track.maxC[at]! + extraC, track.spreadC[at]!, baseC, upperC);
     sum[i] = total;
     if (at > today) {
       // Between fully independent and fully shared errors.
