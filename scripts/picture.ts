@@ -15,7 +15,12 @@ page.on("console", (m) => m.type() === "error" && console.error("console:", m.te
 page.on("pageerror", (e) => console.error("page:", e.message));
 await page.goto(base + path, { waitUntil: "networkidle" });
 for (const flag of flags.filter((f) => f.startsWith("click="))) {
-  await page.getByRole("button", { name: new RegExp(flag.slice(6)) }).first().click(); // prettier-ignore
+  const name = new RegExp(flag.slice(6));
+  await page
+    .getByRole("button", { name })
+    .or(page.locator("summary", { hasText: name }))
+    .first()
+    .click();
   await page.waitForTimeout(600);
 }
 for (const flag of flags.filter((f) => f.startsWith("scroll="))) await page.mouse.wheel(0, Number(flag.slice(7)));

@@ -30,7 +30,7 @@ export default function Check({ loaderData }: Route.ComponentProps) {
 
 function CheckPage(loaderData: Route.ComponentProps["loaderData"]) {
   const { view, today, containers, units } = loaderData;
-  const { tapped, tap, pending, note } = useLooks(view.id, today);
+  const { tapped, tap, count, pending, note } = useLooks(view.id, today);
   return (
     <Box maxWidth="1080px" margin="0 auto" padding={{ base: "14px 18px", md: "20px 28px" }}>
       <Box display="flex" flexWrap="wrap" alignItems="baseline" gap="2px 14px" marginBottom="8px">
@@ -45,7 +45,13 @@ function CheckPage(loaderData: Route.ComponentProps["loaderData"]) {
         verdict={<VerdictHead view={view} pending={pending} />}
         cues={
           <>
-            <CuePanel view={view} tapped={tapped} onTap={(cueId, readingId) => void tap(cueId, readingId)} />
+            <CuePanel
+              view={view}
+              units={units}
+              tapped={tapped}
+              onTap={(...look) => void tap(...look)}
+              onCount={count}
+            />
             {note && <p>{note}</p>}
           </>
         }

@@ -74,7 +74,9 @@ export default function Planting({ loaderData, actionData }: Route.ComponentProp
             )}
           </Field>
           <Field
-            label={row.startEvent === "blossom" ? "Blossom on" : row.startEvent === "sown" ? "Sown on" : "Planted on"}
+            label={
+              { blossom: "Blossom on", sown: "Sown on", planted: "Planted on", growth: "New growth on" }[row.startEvent]
+            }
             error={errors.startedOn}
           >
             {(ids) => <TextInput {...ids} type="date" name="startedOn" defaultValue={row.startedOn} />}
@@ -108,6 +110,17 @@ export default function Planting({ loaderData, actionData }: Route.ComponentProp
           ) : (
             <input type="hidden" name="schoolOption" value="" />
           )}
+          <Field label="Grown for" error={errors.forSeed}>
+            {(ids) => (
+              <Choice {...ids} name="forSeed" defaultValue={row.forSeed ? "yes" : "no"}>
+                <option value="no">the kitchen</option>
+                <option value="yes">its seed</option>
+              </Choice>
+            )}
+          </Field>
+          <Field label="Bed needed on" help="left empty when it may stay" error={errors.bedNeededOn}>
+            {(ids) => <TextInput {...ids} type="date" name="bedNeededOn" defaultValue={row.bedNeededOn ?? ""} />}
+          </Field>
         </Box>
         {errors.form && <ErrorLine>{errors.form}</ErrorLine>}
         <Box display="flex" flexWrap="wrap" gap="10px" marginTop="18px">

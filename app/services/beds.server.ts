@@ -114,6 +114,11 @@ export const PlantingForm = z
       z.coerce.number("Days as a number.").int().min(5, "Fewer than 5 days is too short.").max(400),
     ]),
     schoolOption: z.string().transform((v) => v || null),
+    forSeed: z.enum(["yes", "no"]).default("no").transform((v) => v === "yes"), // prettier-ignore
+    bedNeededOn: z.union([
+      z.literal("").transform(() => null),
+      z.iso.date("That is not a day in the calendar. Write it like 2026-05-03."),
+    ]).default(null), // prettier-ignore
   })
   .refine((p) => (p.packetLow === null) === (p.packetHigh === null), {
     error: "Give both ends of the packet’s days, or neither.",
@@ -130,6 +135,8 @@ export function editPlanting(
   row: GardenRow,
   form: z.infer<typeof PlantingForm>,
 ): { status: "saved" } | { status: "refused"; errors: Record<string, string> } {
+  if (form.bedNeededOn && form.bedNeededOn < form.startedOn)
+    return { status: "refused", errors: { bedNeededOn: "The bed cannot be needed before this was in it." } };
   if (form.startedOn > todayOf(row)) return { status: "refused", errors: { startedOn: "That day is still to come." } };
   if (!db.select().from(bed).where(eq(bed.id, form.bedId)).get())
     return { status: "refused", errors: { bedId: "That bed is no longer there." } };

@@ -26,7 +26,7 @@ export function checkView(planned: PlannedGarden, row: GardenRow, plantingId: st
   const gain = new Map(j.nextLooks.map((n) => [n.cue.id, n.bits]));
   const order = [...j.nextLooks.map((n) => n.cue), ...crop.cues.filter((c) => readToday.has(c.id))];
   const cues = order.map((cue) =>
-    cueView(cue, units, today, gain.get(cue.id) ?? 0, readToday.get(cue.id), earlier.get(cue.id)),
+    cueView(crop, cue, units, today, gain.get(cue.id) ?? 0, readToday.get(cue.id), earlier.get(cue.id)),
   );
   const planDay = planned.plan.picks[planting.id]?.[0];
   const waits = ["leave", "look again", "wait dry", "seed", "stop"].includes(j.verdict.kind);
@@ -98,7 +98,9 @@ export function checkView(planned: PlannedGarden, row: GardenRow, plantingId: st
       ],
       [
         "Cold harms at",
-        crop.cold.damageC === null ? "no cold" : `${crop.cold.damageC} °C, kills at ${crop.cold.killC} °C`,
+        crop.cold.damageC === null
+          ? "no cold"
+          : `${crop.cold.damageC} °C, kills at ${crop.cold.killC} °C`.replaceAll("-", "−"),
         crop.cold.standing.line,
       ],
       ["How it is picked", crop.pick.tool, crop.pick.standing.line],
@@ -124,7 +126,8 @@ function toldBy(p: PlantingOutlook, units: UnitSystem, today: string): string[] 
     );
   }
   const readyOrPast = odds.prime + odds.slipping + odds.gone;
-  if (shareReady >= 0.05 && shareReady < 0.9 && readyOrPast >= 0.2)
+  const said = p.judgement.verdict.sentence.includes(`${shareInWords(shareReady)} of them`);
+  if (!said && shareReady >= 0.05 && shareReady < 0.9 && readyOrPast >= 0.2)
     told.push(`${capital(shareInWords(shareReady))} of the ${p.crop.piece.many} are ready.`);
   const days = Math.round(ahead.days);
   if (ahead.picks > 0 && Math.abs(days) >= 1)

@@ -1,5 +1,5 @@
 import { sayDay, type IsoDay } from "~/core/calendar";
-import type { Cue } from "~/core/crops";
+import type { Crop, Cue } from "~/core/crops";
 import { readingOfSize, type Look } from "~/core/readiness";
 import { everydaySize, EVERYDAY, sayReadingText, type UnitSystem } from "~/core/units";
 
@@ -8,6 +8,7 @@ export type MeasureView = NonNullable<CueView["measure"]>;
 
 /** One cue as the check asks it: its readings in everyday sizes, and how to measure where it is a size. */
 export function cueView(
+  crop: Crop,
   cue: Cue,
   units: UnitSystem,
   today: IsoDay,
@@ -38,9 +39,12 @@ export function cueView(
       everyday: r.everyday ?? (along ? (everydaySize(r.fromMm, cue.readings[i + 1]?.fromMm, along) ?? null) : null),
       advice: r.advice ?? null,
     })),
-    measure: along ? measureView(cue, along, now?.measuredMm ?? before?.measuredMm) : null,
+    measure: along ? measureView(cue, along, now?.measuredMm ?? before?.measuredMm ?? targetOf(crop, cue)) : null,
   };
 }
+
+/** Where the slider starts when nothing was measured: the size to pick at. */
+const targetOf = (crop: Crop, cue: Cue) => (crop.target?.cue === cue.id ? crop.target.lowMm : undefined);
 
 /** What the slider needs: its range, where readings change, and objects to draw beside it, mm. */
 function measureView(cue: Cue, along: "length" | "width", last: number | undefined) {

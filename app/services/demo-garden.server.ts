@@ -3,7 +3,7 @@ import { catalogue } from "~/catalogue/catalogue.server";
 import type { BedKind } from "~/core/hazards";
 import { seeded } from "~/core/statistics";
 import type { Db } from "~/db/client.server";
-import { bed, container, garden, look, pick, planting, round, trip, weekdayMinutes } from "~/db/schema.server";
+import { bed, container, garden, look, pick, planting, round, trip, variety, weekdayMinutes } from "~/db/schema.server";
 import { refreshDemoWeather } from "./demo-weather.server";
 
 /** The demo begins on this Saturday, in a made-up village. */
@@ -19,7 +19,10 @@ interface DemoPlanting {
   /** Rounds of the last two weeks that took from it: every n days, the last one n days ago. */
   every?: number;
   last?: number;
-  looks?: [string, string, IsoDay][];
+  /** Day it was picked first, before the rounds below. */
+  first?: IsoDay;
+  /** Cue, reading, day, and the size in mm where it was measured. */
+  looks?: [string, string, IsoDay, number?][];
 }
 
 const BEDS: { name: string; kind: BedKind; plantings: DemoPlanting[] }[] = [
@@ -33,6 +36,7 @@ const BEDS: { name: string; kind: BedKind; plantings: DemoPlanting[] }[] = [
         variety: "curly",
         plants: 8,
         start: ["planted", "2026-06-20"],
+        first: "2026-08-15",
         every: 8,
         last: 8,
       },
@@ -59,16 +63,28 @@ const BEDS: { name: string; kind: BedKind; plantings: DemoPlanting[] }[] = [
         variety: "striped",
         plants: 3,
         start: ["sown", "2026-05-10"],
+        first: "2026-06-27",
         every: 2,
         last: 2,
       },
-      { id: "courgette-pale", crop: "courgette", variety: "pale", plants: 2, start: ["sown", "2026-07-29"] },
+      {
+        id: "courgette-pale",
+        crop: "courgette",
+        variety: "pale",
+        plants: 2,
+        start: ["sown", "2026-07-29"],
+        looks: [
+          ["length", "under_80", "2026-09-16", 70],
+          ["length", "80_149", "2026-09-18", 110],
+        ],
+      },
       {
         id: "bean-green",
         crop: "bean_bush",
         variety: "green, second sowing",
         plants: 30,
         start: ["sown", "2026-07-08"],
+        first: "2026-08-29",
         every: 3,
         last: 3,
       },
@@ -91,6 +107,7 @@ const BEDS: { name: string; kind: BedKind; plantings: DemoPlanting[] }[] = [
         variety: "red, ribbed",
         plants: 5,
         start: ["planted", "2026-05-25"],
+        first: "2026-07-30",
         every: 3,
         last: 3,
       },
@@ -100,6 +117,7 @@ const BEDS: { name: string; kind: BedKind; plantings: DemoPlanting[] }[] = [
         variety: "yellow when ripe",
         plants: 3,
         start: ["planted", "2026-06-10"],
+        first: "2026-08-17",
         every: 4,
         last: 4,
       },
@@ -123,6 +141,7 @@ const BEDS: { name: string; kind: BedKind; plantings: DemoPlanting[] }[] = [
         variety: "long",
         plants: 4,
         start: ["sown", "2026-05-01"],
+        first: "2026-06-06",
         every: 2,
         last: 2,
       },
@@ -133,6 +152,7 @@ const BEDS: { name: string; kind: BedKind; plantings: DemoPlanting[] }[] = [
         variety: "beefsteak",
         plants: 4,
         start: ["planted", "2026-05-12"],
+        first: "2026-07-06",
         every: 3,
         last: 1,
       },
@@ -156,6 +176,7 @@ const BEDS: { name: string; kind: BedKind; plantings: DemoPlanting[] }[] = [
         variety: "bush, plum",
         plants: 3,
         start: ["planted", "2026-06-15"],
+        first: "2026-08-28",
         every: 4,
         last: 2,
       },
@@ -173,6 +194,7 @@ const BEDS: { name: string; kind: BedKind; plantings: DemoPlanting[] }[] = [
         variety: "late, dark",
         plants: 2,
         start: ["sown", "2026-07-18"],
+        first: "2026-09-04",
         every: 3,
         last: 3,
       },
@@ -182,6 +204,7 @@ const BEDS: { name: string; kind: BedKind; plantings: DemoPlanting[] }[] = [
         variety: "climbing, on canes",
         plants: 20,
         start: ["sown", "2026-06-15"],
+        first: "2026-08-09",
         every: 3,
         last: 3,
       },
@@ -246,6 +269,50 @@ const BEDS: { name: string; kind: BedKind; plantings: DemoPlanting[] }[] = [
   },
 ];
 
+/** Plantings of this season that are over: what they gave first teaches the forecasts. */
+const FINISHED: (DemoPlanting & { bed: string; first: IsoDay; over: IsoDay })[] = [
+  {
+    id: "pea-spring",
+    crop: "pea_shelling",
+    variety: "tall, wrinkled",
+    plants: 60,
+    start: ["sown", "2026-03-25"],
+    bed: "Gate bed",
+    first: "2026-05-28",
+    over: "2026-06-24",
+  },
+  {
+    id: "beet-spring",
+    crop: "beetroot",
+    variety: "red",
+    plants: 30,
+    start: ["sown", "2026-04-12"],
+    bed: "Gate bed",
+    first: "2026-06-06",
+    over: "2026-07-10",
+  },
+  {
+    id: "bean-spring",
+    crop: "bean_bush",
+    variety: "green, first sowing",
+    plants: 30,
+    start: ["sown", "2026-05-10"],
+    bed: "Long bed",
+    first: "2026-06-29",
+    over: "2026-08-04",
+  },
+  {
+    id: "carrot-spring",
+    crop: "carrot",
+    variety: "early row",
+    plants: 90,
+    start: ["sown", "2026-03-28"],
+    bed: "Root patch",
+    first: "2026-06-08",
+    over: "2026-07-20",
+  },
+];
+
 const CONTAINERS = [
   { id: "basket", name: "Willow basket", tareGrams: 1040 },
   { id: "crate", name: "Heavy crate", tareGrams: 1590 },
@@ -292,12 +359,39 @@ export function plantDemoGarden(db: Db): void {
             packetHigh: p.packet?.[1] ?? null,
           })
           .run();
-        for (const [cueId, readingId, takenOn] of p.looks ?? [])
+        for (const [cueId, readingId, takenOn, measuredMm] of p.looks ?? [])
           tx.insert(look)
-            .values({ id: `${p.id}-${cueId}`, plantingId: p.id, cueId, readingId, takenOn, takenAt: at(takenOn) })
+            .values({
+              id: `${p.id}-${cueId}-${takenOn}`,
+              plantingId: p.id,
+              cueId,
+              readingId,
+              takenOn,
+              takenAt: at(takenOn),
+              measuredMm: measuredMm ?? null,
+            })
             .run();
+        if (p.first) tx.insert(pick).values(firstPick(p, p.first)).run(); // prettier-ignore
       }
     });
+    for (const p of FINISHED) {
+      tx.insert(planting)
+        .values({
+          id: p.id,
+          bedId: p.bed.toLowerCase().replace(/\s+/g, "-"),
+          cropId: p.crop,
+          variety: p.variety,
+          plants: p.plants,
+          startEvent: p.start[0],
+          startedOn: p.start[1],
+          finishedOn: p.over,
+        })
+        .run();
+      tx.insert(pick).values(firstPick(p, p.first)).run();
+    }
+    tx.insert(variety)
+      .values({ id: "tomato-yellow", cropId: "tomato_large", name: "yellow when ripe", ripeColour: "yellow" })
+      .run();
     const uniform = seeded(7);
     for (let ago = LEDGER_DAYS; ago >= 1; ago--) {
       const day = addDays(DEMO_DAY, -ago);
@@ -335,4 +429,21 @@ export function plantDemoGarden(db: Db): void {
     }
   });
   refreshDemoWeather(db, DEMO_DAY);
+}
+
+/** The first handful of a planting, in the ledger long before the rounds of the last two weeks. */
+function firstPick(p: DemoPlanting, day: IsoDay): typeof pick.$inferInsert {
+  const crop = catalogue().find((c) => c.id === p.crop)!;
+  const pieces = Math.max(1, Math.round(p.plants * Math.min(1, crop.piecesPerPlant.value) * 0.6));
+  return {
+    id: `${p.id}-first`,
+    plantingId: p.id,
+    pickedOn: day,
+    outcome: "picked",
+    tookAll: false,
+    grams: Math.max(10, Math.round((pieces * crop.pieceGrams.value) / 10) * 10),
+    estimated: true,
+    note: "first ones",
+    loggedAt: `${day}T18:00:00.000Z`,
+  };
 }

@@ -96,6 +96,8 @@ test("a planting cannot start tomorrow; one with nothing picked can be removed",
     packetLow: null,
     packetHigh: null,
     schoolOption: null,
+    forSeed: false,
+    bedNeededOn: null,
   };
   expect(editPlanting(db, garden, { ...facts, startedOn: "2099-01-01" })).toMatchObject({ status: "refused" });
   expect(editPlanting(db, garden, { ...facts, startedOn: "2026-05-01" })).toEqual({ status: "saved" });

@@ -38,7 +38,8 @@ test.each([
 
 test.each([
   ["", /Type what grows/],
-  ["6 tulip, sown 3 May", /No crop called “tulip”.*carrot/],
+  ["6 gladioli, sown 3 May", /No crop called “gladioli”.*field notes/],
+  ["6 carot, sown 3 May", /Did you mean carrot\?/],
   ["0 carrot, sown 3 May", /not a number of plants/],
   ["-4 carrot, sown 3 May", /not a number of plants/],
   ["2.5 carrot, sown 3 May", /not a number of plants/],

@@ -25,6 +25,9 @@ const EVENT_WORDS: Record<string, StartEvent> = {
   blossom: "blossom",
   flowered: "blossom",
   bloomed: "blossom",
+  growing: "growth",
+  "new growth": "growth",
+  growth: "growth",
 };
 const WITH_YEAR = ["yyyy-MM-dd", "d MMM yyyy", "d MMMM yyyy", "d.M.yyyy", "d/M/yyyy"];
 const WITHOUT_YEAR = ["d MMM", "d MMMM", "MMM d", "MMMM d"];
@@ -70,16 +73,17 @@ export function readPlantingLine(catalogue: Catalogue, line: string, today: IsoD
   let crop: Crop | undefined;
   let used = words.length;
   for (; used > 0 && !crop; used--) crop = findCrop(catalogue, words.slice(0, used).join(" "));
-  if (!crop) return wrong(`No crop called “${words.join(" ")}” is known here. Known are: ${catalogue.map((c) => c.name.toLowerCase()).join(", ")}.`); // prettier-ignore
+  if (!crop) return wrong(notKnown(catalogue, words));
   const variety = words.slice(used + 1).join(" ").replace(/^["“']|["”']$/g, ""); // prettier-ignore
 
   let startEvent: StartEvent | undefined;
   let startedOn: IsoDay | undefined;
   let bedName: string | undefined;
   for (const part of rest) {
-    const event = /^(sown|sowed|sow|planted|transplanted|set out|blossom|flowered|bloomed)\b\s*(?:on\s+)?(.+)$/i.exec(
-      part,
-    );
+    const event =
+      /^(sown|sowed|sow|planted|transplanted|set out|blossom|flowered|bloomed|new growth|growing|growth)\b\s*(?:on\s+)?(.+)$/i.exec(
+        part,
+      );
     if (event?.[1] && event[2]) {
       startEvent = EVENT_WORDS[event[1].toLowerCase()];
       startedOn = readDay(event[2], today);
@@ -88,7 +92,19 @@ export function readPlantingLine(catalogue: Catalogue, line: string, today: IsoD
     else return wrong(`“${part}” was not understood. Say “sown 3 May” or “planted 3 May”, and one bed.`);
   }
   if (!startedOn || !startEvent)
-    return wrong("Say when it started, for example “sown 3 May”, “planted 20 May” or “blossom 10 April”.");
+    return wrong(
+      "Say when it started, for example “sown 3 May”, “planted 20 May”, “blossom 10 April” or “new growth 1 April”.",
+    );
   if (startedOn > today) return wrong(`${startedOn} is after today. A planting is added once it is in the ground.`);
   return { status: "understood", crop, variety, plants, startEvent, startedOn, bedName };
+}
+
+/** Names a few crops that begin alike; the field notes have them all. */
+function notKnown(catalogue: Catalogue, words: readonly string[]): string {
+  const start = words[0]!.toLowerCase().slice(0, 3);
+  const alike = catalogue.filter((c) => [c.name.toLowerCase(), ...c.alsoCalled].some((n) => n.split(/[\s,]+/).some((w) => w.startsWith(start)))); // prettier-ignore
+  const names = alike.slice(0, 6).map((c) => c.name.toLowerCase());
+  const help =
+    names.length > 0 ? `Did you mean ${names.join(" or ")}?` : "The field notes list them all, and take a crop of your own."; // prettier-ignore
+  return `No crop called “${words.join(" ")}” is known here, or more than one. ${help}`;
 }

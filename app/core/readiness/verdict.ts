@@ -133,7 +133,7 @@ function readyVerdict(context: VerdictContext, readyOrPast: number): Verdict {
 
 /** ", about a third of them": said when a good part is not ready yet. */
 function sharePhrase({ crop, shareReady }: VerdictContext): string {
-  if (shareReady >= 0.72 || (crop.mode === "once" && !crop.thins)) return "";
+  if (shareReady >= 0.72 || (crop.mode !== "passes" && !crop.thins)) return "";
   return `, ${shareInWords(shareReady)} of them`;
 }
 

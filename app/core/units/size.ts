@@ -9,6 +9,11 @@ export function sayLength(mm: number, system: UnitSystem): string {
   return `${whole || ""}${part} in`;
 }
 
+/** A length as typed in the household's unit (mm, or inches), in mm. */
+export function fromLength(value: number, system: UnitSystem): number {
+  return system === "metric" ? value : value * 25.4;
+}
+
 /** Millimetres in a reading's own words, turned into the household's units: "20–35 mm" → "¾–1½ in". */
 export function sayReadingText(text: string, system: UnitSystem): string {
   if (system === "metric") return text;

@@ -1,33 +1,82 @@
 import { Box, chakra } from "@chakra-ui/react";
+import { useState } from "react";
 import { Fold } from "~/ui/shell/Fold";
 import type { CheckView } from "~/services/check-view.server";
-
-type CueView = CheckView["cues"][number];
+import type { CueView } from "~/services/cue-view.server";
+import type { UnitSystem } from "~/core/units";
+import { CountPanel } from "./CountPanel";
+import { MeasureSize } from "./MeasureSize";
+import type { LookDetail } from "./useLooks";
 
 interface CuePanelProps {
   view: CheckView;
+  units: UnitSystem;
   /** Answers tapped but not yet confirmed by the server, by cue. */
   tapped: Record<string, string>;
-  onTap: (cueId: string, readingId: string) => void;
+  onTap: (cueId: string, readingId: string, detail?: LookDetail) => void;
+  onCount: (what: "ready" | "leaves", number: string) => Promise<void>;
 }
 
+/** How many were looked at, as it is said. */
+const SAMPLES = [
+  [1, "one"],
+  [3, "a few"],
+  [10, "ten or more"],
+] as const;
+
 /** The one or two most telling cues as big buttons in their own words; the others behind a fold. */
-export function CuePanel({ view, tapped, onTap }: CuePanelProps) {
+export function CuePanel({ view, units, tapped, onTap, onCount }: CuePanelProps) {
+  const [sampleOf, setSampleOf] = useState(1);
   const answered = (cue: CueView) => tapped[cue.id] ?? cue.chosen;
   // A cue just answered stays where it was, so that the screen does not jump under the thumb.
   const done = view.cues.filter((c) => answered(c));
   const open = view.cues.filter((c) => !answered(c));
   const lead = open.slice(0, view.lead);
   const rest = open.slice(view.lead);
-  const show = (cue: CueView) => <CueButtons key={cue.id} cue={cue} chosen={answered(cue) ?? ""} onTap={onTap} />;
+  const show = (cue: CueView) => (
+    <CueButtons
+      key={cue.id}
+      cue={cue}
+      units={units}
+      chosen={answered(cue) ?? ""}
+      onTap={(readingId, measuredMm) => onTap(cue.id, readingId, { sampleOf, ...(measuredMm ? { measuredMm } : {}) })}
+    />
+  );
   return (
     <Box display="grid" gap="18px">
       {done.map(show)}
       {lead.map(show)}
-      {rest.length > 0 && (
-        <Fold summary={`More to look for (${rest.length})`}>
+      {view.plants > 1 && view.cues.length > 0 && (
+        <Box role="group" aria-label="How many I look at" display="flex" alignItems="center" gap="6px" flexWrap="wrap">
+          <chakra.span color="soft" marginRight="4px">
+            I look at
+          </chakra.span>
+          {SAMPLES.map(([n, words]) => (
+            <chakra.button
+              key={n}
+              type="button"
+              aria-pressed={sampleOf === n}
+              onClick={() => setSampleOf(n)}
+              minHeight="48px"
+              paddingInline="14px"
+              color="ink"
+              border="2px solid"
+              borderColor={sampleOf === n ? "ink" : "line"}
+              background={sampleOf === n ? "chosen" : "transparent"}
+              fontWeight={sampleOf === n ? 700 : 400}
+              borderRadius="seed"
+              cursor="pointer"
+            >
+              {words}
+            </chakra.button>
+          ))}
+        </Box>
+      )}
+      {(rest.length > 0 || view.countable) && (
+        <Fold summary={rest.length > 0 ? `More to look for (${rest.length})` : "Count"}>
           <Box display="grid" gap="18px" paddingTop="6px">
             {rest.map(show)}
+            {view.countable && <CountPanel view={view} onCount={onCount} />}
           </Box>
         </Fold>
       )}
@@ -35,16 +84,23 @@ export function CuePanel({ view, tapped, onTap }: CuePanelProps) {
   );
 }
 
-function CueButtons({ cue, chosen, onTap }: { cue: CueView; chosen: string; onTap: CuePanelProps["onTap"] }) {
+interface CueButtonsProps {
+  cue: CueView;
+  units: UnitSystem;
+  chosen: string;
+  onTap: (readingId: string, measuredMm?: number) => void;
+}
+
+function CueButtons({ cue, units, chosen, onTap }: CueButtonsProps) {
   const advice = cue.readings.find((r) => r.id === chosen)?.advice;
   return (
-    <chakra.fieldset border="none" padding="0" margin="0">
+    <chakra.fieldset border="none" padding="0" margin="0" minWidth="0">
       <chakra.legend padding="0" fontWeight="700" fontSize="1.08rem">
         {cue.ask}
       </chakra.legend>
       {(cue.how || cue.before) && (
         <chakra.p margin="0" color="soft" fontSize="0.98rem">
-          {cue.how}
+          {cue.how?.replace(/\.$/, "")}
           {cue.how && cue.before ? ". " : ""}
           {cue.before && `Before, ${cue.before}.`}
         </chakra.p>
@@ -55,7 +111,7 @@ function CueButtons({ cue, chosen, onTap }: { cue: CueView; chosen: string; onTa
             key={r.id}
             type="button"
             aria-pressed={chosen === r.id}
-            onClick={() => onTap(cue.id, chosen === r.id ? "" : r.id)}
+            onClick={() => onTap(chosen === r.id ? "" : r.id)}
             minHeight="64px"
             padding="8px 6px"
             lineHeight="1.2"
@@ -67,19 +123,12 @@ function CueButtons({ cue, chosen, onTap }: { cue: CueView; chosen: string; onTa
             borderRadius="seed"
             cursor="pointer"
           >
-            {r.everyday ? (
-              <>
-                <chakra.span display="block" fontWeight={chosen === r.id ? 700 : 400}>
-                  {chosen === r.id && <span aria-hidden>✓ </span>}
-                  {r.everyday}
-                </chakra.span>
-                <chakra.span display="block" color="soft" fontSize="0.92rem">
-                  {r.text}
-                </chakra.span>
-              </>
-            ) : (
-              <chakra.span fontWeight={chosen === r.id ? 700 : 400}>
-                {chosen === r.id && <span aria-hidden>✓ </span>}
+            <chakra.span display="block" fontWeight={chosen === r.id ? 700 : 400}>
+              {chosen === r.id && <span aria-hidden>✓ </span>}
+              {r.everyday ?? r.text}
+            </chakra.span>
+            {r.everyday && (
+              <chakra.span display="block" color="soft" fontSize="0.92rem">
                 {r.text}
               </chakra.span>
             )}
@@ -90,6 +139,15 @@ function CueButtons({ cue, chosen, onTap }: { cue: CueView; chosen: string; onTa
         <chakra.p margin="6px 0 0" fontWeight="700">
           {advice.charAt(0).toUpperCase() + advice.slice(1)}.
         </chakra.p>
+      )}
+      {cue.measure && (
+        <MeasureSize
+          measure={cue.measure}
+          measured={cue.measured}
+          units={units}
+          ask={cue.ask}
+          onMeasured={(mm, readingId) => onTap(readingId, mm)}
+        />
       )}
     </chakra.fieldset>
   );

@@ -1,4 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
+import { Link } from "react-router";
 import type { CheckView } from "~/services/check-view.server";
 import { Fold } from "~/ui/shell/Fold";
 import { ReadinessArc } from "~/ui/arc/ReadinessArc";
@@ -27,6 +28,11 @@ export function VerdictHead({ view, pending }: { view: CheckView; pending: boole
       >
         {view.verdict}
       </chakra.p>
+      {view.told.map((line) => (
+        <chakra.p key={line} margin="0 0 6px">
+          {line}
+        </chakra.p>
+      ))}
       {view.planToday && <chakra.p margin="0 0 8px">{view.planToday}</chakra.p>}
       {view.conflict && (
         <chakra.p margin="0 0 8px" padding="10px 12px" border="2px dashed" borderColor="persimmon" borderRadius="10px">
@@ -75,6 +81,9 @@ function WhyThis({ view }: { view: CheckView }) {
           </chakra.ul>
         )}
         {view.plan && <p>{view.plan}</p>}
+        <p>
+          <Link to={`/notes/${view.cropId}`}>Field notes on {view.crop.toLowerCase()}</Link>
+        </p>
         <chakra.dl margin="0" fontSize="0.95rem" css={{ "& dt": { fontWeight: 700 }, "& dd": { margin: "0 0 4px" } }}>
           {view.standings.map(([what, value, standing]) => (
             <div key={what}>

@@ -14,6 +14,7 @@ const box = {
     border: "2px solid",
     borderColor: "edge",
     borderRadius: "10px",
+    "&::placeholder": { color: "soft", opacity: 1 },
     "&[aria-invalid=true]": { borderColor: "persimmon" },
   },
 } as const;

@@ -109,7 +109,7 @@ interface StopProps {
 }
 
 function Stop({ errand, done, round, containers, onDone, onTakeBack }: StopProps) {
-  const { tapped, tap, pending, note } = useLooks(errand.id, round.day);
+  const { tapped, tap, count, pending, note } = useLooks(errand.id, round.day);
   const { view } = errand;
   return (
     <Box>
@@ -137,7 +137,13 @@ function Stop({ errand, done, round, containers, onDone, onTakeBack }: StopProps
           verdict={<VerdictHead view={view} pending={pending} />}
           cues={
             <>
-              <CuePanel view={view} tapped={tapped} onTap={(cueId, readingId) => void tap(cueId, readingId)} />
+              <CuePanel
+                view={view}
+                units={round.units}
+                tapped={tapped}
+                onTap={(...look) => void tap(...look)}
+                onCount={count}
+              />
               {note && <p>{note}</p>}
             </>
           }

@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { BookOpen, CloudSun, Footprints, Mountain, Sprout } from "lucide-react";
+import { BookOpen, CloudSun, Footprints, Mountain, NotebookText, Sprout } from "lucide-react";
 import type { ReactNode } from "react";
 import { Form, Link, NavLink } from "react-router";
 import { Action } from "./Action";
@@ -10,6 +10,7 @@ const PLACES = [
   { to: "/beds", label: "Beds", Icon: Sprout },
   { to: "/sky", label: "Sky & away", Icon: CloudSun },
   { to: "/ledger", label: "Ledger", Icon: BookOpen },
+  { to: "/notes", label: "Notes", Icon: NotebookText },
 ] as const;
 
 const PlaceLink = chakra(NavLink, {

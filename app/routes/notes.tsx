@@ -1,0 +1,29 @@
+import { data, redirect } from "react-router";
+import type { Route } from "./+types/notes";
+import { addOwnCrop, OwnCropForm } from "~/services/field-notes.server";
+import { cropNames, notesList } from "~/services/field-notes-view.server";
+import { knownGarden } from "~/services/known-garden.server";
+import { fieldErrors } from "~/services/pick-form";
+import { NotesListPage } from "~/ui/notes/NotesListPage";
+
+export const meta: Route.MetaFunction = () => [{ title: "Field notes · Akmedon" }];
+
+export function loader({ request }: Route.LoaderArgs) {
+  const { db } = knownGarden();
+  const typed = (new URL(request.url).searchParams.get("q") ?? "").slice(0, 60);
+  return { typed, list: notesList(db, typed), names: cropNames(db) };
+}
+
+export async function action({ request }: Route.ActionArgs) {
+  const { db } = knownGarden();
+  const fields = Object.fromEntries(await request.formData());
+  const refuse = (errors: Partial<Record<string, string>>) => data({ errors }, { status: 400 });
+  const form = OwnCropForm.safeParse(fields);
+  if (!form.success) return refuse(fieldErrors(form.error));
+  const outcome = addOwnCrop(db, form.data);
+  return outcome.status === "refused" ? refuse(outcome.errors) : redirect(`/notes/${outcome.cropId}`);
+}
+
+export default function Notes({ loaderData, actionData }: Route.ComponentProps) {
+  return <NotesListPage {...loaderData} errors={actionData?.errors ?? {}} />;
+}

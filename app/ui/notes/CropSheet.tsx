@@ -1,0 +1,89 @@
+import { Box, chakra } from "@chakra-ui/react";
+import type { CropNotes } from "~/services/field-notes-view.server";
+import { ink } from "~/ui/theme";
+
+/** Where a reading stands on the arc, 0 foot left to 1 foot right; null off it. */
+const ON_ARC: Record<string, number | null> = {
+  early: 0.08,
+  nearly: 0.3,
+  ready: 0.5,
+  now: 0.6,
+  past: 0.9,
+  unfit: null,
+  none: null,
+};
+const MEANS: Record<string, string> = {
+  early: "leave it",
+  nearly: "nearly",
+  ready: "ready",
+  now: "take it now",
+  past: "past",
+  unfit: "do not eat",
+  none: "tells nothing of ripeness",
+};
+const TELLS: Record<string, string> = { decisive: "settles it", strong: "tells much", weak: "tells a little" };
+
+/** A crop on a sheet: in brief, what to look for, cautions. The same on screen and on paper. */
+export function CropSheet({ notes, standings }: { notes: CropNotes; standings: boolean }) {
+  return (
+    <Box>
+      {notes.caution && (
+        <chakra.p margin="0 0 10px" padding="8px 12px" border="2px solid" borderColor="ink" borderRadius="10px">
+          <strong>Take care: </strong>
+          {notes.caution}
+        </chakra.p>
+      )}
+      <chakra.h2 fontSize="1.25rem" margin="6px 0">
+        What to look for
+      </chakra.h2>
+      <Box display="grid" gap="10px">
+        {notes.cues.map((cue) => (
+          <Box key={cue.id} css={{ breakInside: "avoid" }} borderTop="1px solid" borderColor="line" paddingTop="6px">
+            <chakra.h3 fontSize="1.02rem" fontFamily="body" fontWeight="700">
+              {cue.ask}{" "}
+              <chakra.span color="soft" fontWeight="400">
+                {cue.auto ? "worked out by itself" : TELLS[cue.weight]}
+                {standings ? ` · ${cue.standing}` : ""}
+              </chakra.span>
+            </chakra.h3>
+            {cue.how && <chakra.p margin="0">{cue.how}</chakra.p>}
+            <chakra.ul margin="4px 0 0" padding="0" listStyleType="none" display="flex" flexWrap="wrap" gap="4px 16px">
+              {cue.readings.map((r) => (
+                <chakra.li key={r.text} display="inline-flex" alignItems="center" gap="6px">
+                  <Spot at={ON_ARC[r.means] ?? null} />
+                  <span>
+                    {r.everyday ? `${r.everyday}, ${r.text}` : r.text}: <strong>{r.advice ?? MEANS[r.means]}</strong>
+                  </span>
+                </chakra.li>
+              ))}
+            </chakra.ul>
+          </Box>
+        ))}
+      </Box>
+      <chakra.h2 fontSize="1.25rem" margin="16px 0 6px">
+        In brief
+      </chakra.h2>
+      <chakra.dl margin="0" display="grid" gridTemplateColumns={{ base: "1fr", md: "130px 1fr" }} gap="2px 14px">
+        {notes.inBrief.map(([what, text, standing]) => (
+          <Box key={what} display="contents">
+            <chakra.dt fontWeight="700">{what}</chakra.dt>
+            <chakra.dd margin={{ base: "0 0 6px", md: "0" }}>
+              {text} {standings && <chakra.span color="soft">({standing})</chakra.span>}
+            </chakra.dd>
+          </Box>
+        ))}
+      </chakra.dl>
+    </Box>
+  );
+}
+
+/** The small arc with its spot: position carries the meaning. */
+function Spot({ at }: { at: number | null }) {
+  const y = (x: number) => 14 - 40 * x * (1 - x);
+  return (
+    <svg width="34" height="18" aria-hidden style={{ flexShrink: 0 }}>
+      <path d="M2 14 Q17 -6 32 14" fill="none" stroke={ink("edge")} strokeWidth="1.5" />
+      {at !== null && <circle cx={2 + 30 * at} cy={y(at)} r="4" fill={ink("plum")} />}
+    </svg>
+  );
+}
