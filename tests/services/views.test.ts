@@ -43,12 +43,15 @@ test("a look changes the verdict, stands in the evidence, and is gone when taken
 
 test("the check of every planting of the demo can be shown, with one or two cues in the lead", () => {
   for (const bed of bedsView(db, garden))
-    for (const p of bed.plantings) {
+    for (const p of bed.plantings.filter((x) => !x.finished)) {
       const view = check(p.id);
       expect(view.verdict.length, p.id).toBeGreaterThan(10);
       expect(view.lead).toBeGreaterThanOrEqual(1);
       expect(view.lead).toBeLessThanOrEqual(2);
-      expect(view.standings.filter(([, , standing]) => !standing), p.id).toEqual([]);
+      expect(
+        view.standings.filter(([, , standing]) => !standing),
+        p.id,
+      ).toEqual([]);
     }
   expect(checkView(plannedGarden(db, garden), garden, "nobody")).toBeUndefined();
 });

@@ -128,10 +128,20 @@ export function changeValue(base: CropData, patch: CropData, path: readonly stri
   const next = patchCrop(patch, patchFor(patchCrop(base, patch), path, read.value));
   const checked = Crop.safeParse(patchCrop(base, next));
   if (!checked.success) {
-    const [issue] = checked.error.issues;
-    return { status: "refused", sentence: `${known.label}: ${issue?.message ?? "this does not fit"}.` };
+    return { status: "refused", sentence: `${known.label}: ${whatIsWrong(checked.error.issues[0], typed)}.` };
   }
   return { status: "changed", patch: next };
+}
+
+/** A schema's complaint as a gardener would put it. */
+function whatIsWrong(
+  issue: { code?: string; message: string; minimum?: unknown; maximum?: unknown } | undefined,
+  typed: string,
+): string {
+  if (typed.trim() === "") return "write a number";
+  if (issue?.code === "too_small") return `has to be above ${String(issue.minimum)}`;
+  if (issue?.code === "too_big") return `has to be at most ${String(issue.maximum)}`;
+  return issue?.code === "custom" ? issue.message : "this does not fit";
 }
 
 function readTyped(

@@ -2,7 +2,7 @@ import { addDays, type IsoDay } from "../calendar";
 import { thermalSumOn } from "../weather";
 import type { Development } from "./development";
 import type { KnownLook } from "./look";
-import { requirementAt, type Belief } from "./posterior";
+import type { Belief } from "./posterior";
 
 /** What measured sizes tell. */
 export interface GrowthSeen {
@@ -32,10 +32,8 @@ export function growthOf(
 ): GrowthSeen | null {
   const { growth } = dev;
   if (!growth || !belief.vigour) return null;
-  const p = belief.posterior;
   const rate = growth.rate * belief.vigour.mean;
-  let need = 0;
-  for (let k = 0; k < p.weight.length; k++) need += p.weight[k]! * requirementAt(p, k);
+  const need = belief.vigour.targetHeat;
   const sizeAt = (heat: number) => growth.targetMm * Math.exp(Math.min(3, rate * (heat - need)));
   const dayOf = (heat: number) => {
     const i = dev.thermal.sum.findIndex((s) => s >= heat);

@@ -113,6 +113,7 @@ export function judge(input: JudgeInput): Judgement {
     rain,
     handsFree,
     conflict,
+    seenPast: looks.length === 0 ? undefined : looks.some((l) => l.reading.means === "past"),
     shareReady,
     oddsByDay: handsFree.map((_, n) => oddsOn(stages, addDays(today, n))),
     flag: strongestFlag(looks.filter((l) => daysBetween(l.takenOn, today) <= FLAG_DAYS)),

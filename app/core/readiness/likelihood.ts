@@ -58,7 +58,9 @@ function makeScale(cue: Cue): CueScale | undefined {
     const stage = STAGE_OF[r.means];
     return stage === undefined ? [] : [{ id: r.id, stage }];
   });
-  if (new Set(ordered.map((r) => r.stage)).size < 2) return undefined;
+  // "Rising: take it now; tall: past" is a warning, not a scale: it has no word for what is not yet ripe.
+  const ripening = cue.readings.filter((r) => r.means !== "now").flatMap((r) => STAGE_OF[r.means] ?? []);
+  if (new Set(ripening).size < 2) return undefined;
   if (ordered.some((r, i) => i > 0 && r.stage < ordered[i - 1]!.stage)) return undefined;
   const borders: number[] = [];
   for (let i = 0; i + 1 < ordered.length; i++) {

@@ -87,8 +87,11 @@ export interface Belief {
   posterior: Posterior;
   /** The belief with one look left out. */
   without: (look: KnownLook) => Posterior;
-  /** From measured sizes: vigour, 1 = usual, and its spread (log); undefined without any. */
-  vigour: { mean: number; logSpread: number } | undefined;
+  /**
+   * From measured sizes: vigour (1 = usual) with its spread (log), and the heat at which the expected size
+   * reaches its target, °C·d. Undefined without any.
+   */
+  vigour: { mean: number; logSpread: number; targetHeat: number } | undefined;
 }
 
 /**
@@ -150,8 +153,8 @@ function lookForce(look: KnownLook, heatSince: number, dev: Development): number
 }
 
 /** Vigour between plantings (log), and how well a hand, an eye and a choice of piece measure (log): our judgement. */
-const VIGOUR_SPREAD = 0.35;
-const SIZE_SPREAD = 0.12;
+const VIGOUR_SPREAD = 0.45;
+const SIZE_SPREAD = 0.09;
 const VIGOUR_POINTS = 15;
 const Z = Float64Array.from({ length: VIGOUR_POINTS }, (_, j) => -2.5 + (5 * j) / (VIGOUR_POINTS - 1));
 const VIGOUR = Z.map((z) => Math.exp(z * VIGOUR_SPREAD));
@@ -210,14 +213,17 @@ function sizeTerm(count: number, rows: readonly Float64Array[]): SizeTerm | null
   return made;
 }
 
+/** The expected size is linear in heat on the log scale: E[v·(G − R)] = E[v]·G − E[v·R]. */
 function vigourOf({ mean, square }: SizeTerm, p: Posterior): Belief["vigour"] {
   let m = 0;
   let s = 0;
+  let mr = 0;
   for (let k = 0; k < p.weight.length; k++) {
     m += p.weight[k]! * mean[k]!;
     s += p.weight[k]! * square[k]!;
+    mr += p.weight[k]! * mean[k]! * requirementAt(p, k);
   }
-  return { mean: m, logSpread: Math.sqrt(Math.max(0, s - m * m)) / m };
+  return { mean: m, logSpread: Math.sqrt(Math.max(0, s - m * m)) / m, targetHeat: mr / m };
 }
 
 /** Nodes and weights of the five-point Gauss–Hermite rule for a standard normal. @source Abramowitz & Stegun 25.4.46 (from memory; checked against Φ in tests) */

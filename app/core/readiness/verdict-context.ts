@@ -22,6 +22,8 @@ export interface VerdictContext {
   handsFree: boolean[];
   flag: Flag | undefined;
   conflict: Conflict | null;
+  /** Some look says that it is past; undefined when nothing was looked at. */
+  seenPast: boolean | undefined;
   /** Share of the pieces that are ready, 0 to 1. */
   shareReady: number;
   /** Set when the calendar outranks size: the reason. */

@@ -47,7 +47,11 @@ export function verdictOf(context: VerdictContext): Verdict {
     return answer("settle", "Open one before you pick: two looks disagree.", Math.max(readyOrPast, 1 - readyOrPast), {
       lookAgain: today,
     });
-  if (flag?.means === "past" || over >= CALL_OVER) return pastVerdict(context, over);
+  const seemsOver = over >= CALL_OVER && flag?.means !== "past";
+  // Dates may say that it is long over; hands that found it ripe and nothing worse are nearer the truth.
+  if (seemsOver && context.seenPast === false)
+    return answer("take today", "Ready, and perhaps going over. Take it today.", readyOrPast, { takeBy: today });
+  if (seemsOver || flag?.means === "past") return pastVerdict(context, over);
   if (overdue) return answer("take today", `Take it, whatever the size: ${overdue}.`, 1, { takeBy: today });
   if (readyOrPast >= CALL && flag?.means !== "early") return readyVerdict(context, readyOrPast);
   const salvage = flag?.means === "early" ? undefined : salvageOf(context);
