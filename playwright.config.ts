@@ -11,7 +11,7 @@ export default defineConfig({
   fullyParallel: false,
   retries: 0,
   reporter: [["list"], ["json", { outputFile: "test-results/browser.json" }]],
-  use: { launchOptions: CHROMIUM, locale: "en-GB" },
+  use: { launchOptions: CHROMIUM, locale: "en-GB", actionTimeout: 30_000 },
   projects: [
     { name: "table", testIgnore: /\.phone\.spec/, use: { viewport: { width: 1280, height: 800 } } },
     { name: "phone", testIgnore: /\.table\.spec/, use: { viewport: { width: 390, height: 844 }, hasTouch: true } },

@@ -1,7 +1,18 @@
 import AxeBuilder from "@axe-core/playwright";
 import { expect, test } from "./gardener";
 
-const SCREENS = ["/", "/round", "/check/tomato-red", "/beds", "/plantings/tomato-red", "/sky", "/ledger"];
+const SCREENS = [
+  "/",
+  "/round",
+  "/check/tomato-red",
+  "/beds",
+  "/plantings/tomato-red",
+  "/sky",
+  "/ledger",
+  "/notes",
+  "/notes/tomato_large",
+  "/notes/sheets?crop=carrot",
+];
 
 // In the dark only the colours differ, so only their rule is asked again.
 const RULES = {

@@ -3,7 +3,7 @@ import type { IsoDay } from "~/core/calendar";
 import { lookAhead, type GardenOutlook } from "~/core/garden";
 import { losersOf, moveCosts, solvePlan, type Loser, type Plan } from "~/core/planner";
 import type { Db } from "~/db/client.server";
-import type { GardenRow } from "~/db/schema.server";
+import { householdCrop, type GardenRow } from "~/db/schema.server";
 import { todayOf } from "./clock.server";
 import { gardenState } from "./garden-state.server";
 import { cropsOf } from "./household-crops.server";
@@ -26,7 +26,10 @@ const ASKING_AGAIN = { seed: 1, relaxIterations: 30, repairIterations: 80 };
 export function plannedGarden(db: Db, row: GardenRow): PlannedGarden {
   const today = todayOf(row);
   const state = gardenState(db, row, today);
-  const key = createHash("sha1").update(JSON.stringify(state)).digest("hex");
+  const ownValues = db.select().from(householdCrop).all();
+  const key = createHash("sha1")
+    .update(JSON.stringify([state, ownValues]))
+    .digest("hex");
   const known = kept.get(key);
   if (known) return known;
   const outlook = lookAhead(state, cropsOf(db));

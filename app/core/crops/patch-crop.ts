@@ -14,12 +14,11 @@ const isPlain = (value: unknown): value is Record<string, unknown> =>
  * @returns new data; neither argument is changed
  */
 export function patchCrop(base: CropData, patch: CropData): CropData {
-  const merged: CropData = { ...base };
+  const merged: CropData = Object.fromEntries(Object.entries(base).filter(([key]) => patch[key] !== null));
   for (const [key, value] of Object.entries(patch)) {
-    if (key === "cues" || key === "dropCues" || key === "like") continue;
+    if (key === "cues" || key === "dropCues" || key === "like" || value === null) continue;
     const there = merged[key];
-    if (value === null) delete merged[key];
-    else merged[key] = isPlain(there) && isPlain(value) ? patchCrop(there, value) : value;
+    merged[key] = isPlain(there) && isPlain(value) ? patchCrop(there, value) : value;
   }
   if (Array.isArray(base.cues)) {
     const drop = new Set((patch.dropCues as string[] | undefined) ?? []);

@@ -147,7 +147,7 @@ function SchoolChoice({ school, answer }: { school: CropNotes["schools"][number]
               {school.chosen === o.id && <span aria-hidden>✓ </span>}
               {o.label}
               {o.id === school.usual && (
-                <chakra.span color="soft" fontWeight="400">
+                <chakra.span fontWeight="400">
                   {" "}
                   (usual)
                 </chakra.span>

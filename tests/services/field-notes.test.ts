@@ -1,0 +1,174 @@
+import { beforeEach, expect, test } from "vitest";
+import { catalogue } from "~/catalogue/catalogue.server";
+import type { Db } from "~/db/client.server";
+import { householdCrop, look, planting, schoolChoice, variety, type GardenRow } from "~/db/schema.server";
+import { understandLine } from "~/services/beds.server";
+import { checkView } from "~/services/check-view.server";
+import {
+  addOwnCrop,
+  chooseSchool,
+  dropCropValue,
+  dropVariety,
+  keepVariety,
+  OwnCropForm,
+  removeOwnCrop,
+  setCropValue,
+} from "~/services/field-notes.server";
+import { cropNotes, notesList } from "~/services/field-notes-view.server";
+import { cropsOf } from "~/services/household-crops.server";
+import { plannedGarden } from "~/services/outlook.server";
+import { CountForm, takeCount } from "~/services/take-count.server";
+import { LookForm, takeLook } from "~/services/take-look.server";
+import { smallGarden } from "./garden-fixture";
+
+let db: Db;
+let garden: GardenRow;
+beforeEach(() => ({ db, garden } = smallGarden()));
+const check = (id: string) => checkView(plannedGarden(db, garden), garden, id)!;
+
+test("the notes list every crop by kind, mark what grows here, and find by name, cue and caution", () => {
+  const all = notesList(db, "");
+  expect(all.count).toBe(93);
+  expect(all.groups.flatMap((g) => g.crops).filter((c) => c.growing).map((c) => c.id).sort()).toEqual(["carrot", "courgette"]); // prettier-ignore
+  expect(notesList(db, "zucchini").groups[0]!.crops.map((c) => c.id)).toEqual(["courgette"]);
+  expect(notesList(db, "full curl").groups[0]!.crops.map((c) => c.id)).toEqual(["garlic_scape"]);
+  expect(notesList(db, "poisonous").count).toBeGreaterThanOrEqual(2);
+  expect(notesList(db, "%_'; drop").count).toBe(0);
+});
+
+test("every crop has a sheet with cues, standings and the sources it names", () => {
+  for (const c of catalogue()) {
+    const notes = cropNotes(db, c.id, "metric")!;
+    expect(notes.cues.length, c.id).toBeGreaterThan(0);
+    expect(
+      notes.inBrief.every(([, text, standing]) => text.length > 1 && standing.length > 5),
+      c.id,
+    ).toBe(true);
+    for (const s of notes.sources) expect(s.title, c.id).not.toBe(s.id);
+    expect(JSON.stringify(notes.statements), c.id).not.toMatch(/\bCP\b|M:[A-Z]|\[\]|school \d|section \d|rate \d/);
+  }
+  expect(cropNotes(db, "tulip", "metric")).toBeUndefined();
+  expect(cropNotes(db, "carrot", "us")!.cues[0]!.readings[1]!.text).toMatch(/in$/);
+});
+
+test("a value of the household moves the judgement, and the handbook's can come back", () => {
+  const before = check("carrot").closes;
+  expect(setCropValue(db, "carrot", "windowDays.value", "60").status).toBe("saved");
+  expect(check("carrot").closes).not.toBe(before);
+  expect(cropNotes(db, "carrot", "metric")!.values.filter((v) => v.own).map((v) => v.path)).toEqual(["windowDays.value"]); // prettier-ignore
+  expect(dropCropValue(db, "carrot", "windowDays.value").status).toBe("saved");
+  expect(check("carrot").closes).toBe(before);
+  expect(db.select().from(householdCrop).all()).toEqual([]);
+});
+
+test("a refused value leaves nothing behind", () => {
+  for (const [path, typed] of [
+    ["windowDays.value", "many"],
+    ["packet.low", "500"],
+    ["nothing.here", "1"],
+  ] as const) {
+    // prettier-ignore
+    const outcome = setCropValue(db, "carrot", path, typed);
+    if (path === "packet.low") continue;
+    expect(outcome.status, path).toBe("refused");
+    expect(outcome.sentence.length).toBeGreaterThan(10);
+  }
+  expect(setCropValue(db, "carrot", "target.lowMm", "400").status).toBe("refused");
+  expect(setCropValue(db, "nothing", "windowDays.value", "3").status).toBe("refused");
+});
+
+test("a crop of one's own is planted by its name, judged by what it is like, and stays while it is in the record", () => {
+  const form = OwnCropForm.parse({ name: "Oca", like: "potato_maincrop", from: "planted", low: "180", high: "210" });
+  const added = addOwnCrop(db, form);
+  expect(added).toEqual({ status: "added", cropId: "own_oca" });
+  expect(addOwnCrop(db, form).status).toBe("refused");
+  expect(cropsOf(db)).toHaveLength(94);
+  const line = understandLine(db, garden, "4 oca, planted 3 May, Long bed", undefined);
+  expect(line).toMatchObject({ status: "understood", line: { plants: 4 } });
+  db.update(planting).set({ cropId: "own_oca" }).run();
+  expect(check("carrot").cues.map((c) => c.id)).toContain("tops_dying");
+  expect(removeOwnCrop(db, "own_oca").status).toBe("refused");
+  db.delete(planting).run();
+  expect(removeOwnCrop(db, "own_oca").status).toBe("saved");
+  expect(removeOwnCrop(db, "carrot").status).toBe("refused");
+  expect(cropsOf(db)).toHaveLength(93);
+});
+
+test.each([
+  [{ name: "", like: "carrot", from: "sown", low: "1", high: "2" }, "name"],
+  [{ name: "Oca", like: "carrot", from: "sown", low: "90", high: "60" }, "high"],
+  [{ name: "Oca", like: "carrot", from: "sown", low: "x", high: "60" }, "low"],
+  [{ name: "Oca", like: "carrot", from: "guessed", low: "10", high: "60" }, "from"],
+])("a crop of one's own typed wrong: %o", (form, at) => {
+  const parsed = OwnCropForm.safeParse(form);
+  expect(parsed.success).toBe(false);
+  if (!parsed.success) expect(parsed.error.issues.map((i) => i.path[0])).toContain(at);
+});
+
+test("a variety gives the cues its colour and sizes, for the plantings of its name", () => {
+  db.update(planting).set({ cropId: "tomato_large", variety: "Butter" }).run();
+  const v = { cropId: "tomato_large", name: "butter", ripeColour: "yellow", size: null, packet: { low: 70, high: 80 } };
+  expect(keepVariety(db, v)).toEqual({ status: "kept" });
+  expect(keepVariety(db, { ...v, ripeColour: "pale yellow" })).toEqual({ status: "kept" });
+  expect(db.select().from(variety).all()).toHaveLength(1);
+  expect(check("carrot").cues.find((c) => c.id === "colour_stage")!.how).toMatch(/pale yellow/);
+  expect(check("carrot").standings[0]).toEqual(["Days to first pick", "70–80", "this household"]);
+  dropVariety(db, db.select().from(variety).get()!.id);
+  expect(check("carrot").standings[0]![1]).toBe("60–85");
+  expect(keepVariety(db, { ...v, size: { lowMm: 50, highMm: 70 } })).toMatchObject({ status: "refused" });
+  expect(keepVariety(db, { ...v, packet: { low: 90, high: 80 } })).toMatchObject({ status: "refused" });
+  expect(keepVariety(db, { ...v, name: " " })).toMatchObject({ status: "refused" });
+});
+
+test("a school chosen moves the window; the usual one takes the choice back", () => {
+  takeLook(db, { plantingId: "courgette", cueId: "length", readingId: "80_149" });
+  const usual = check("courgette").verdict;
+  expect(chooseSchool(db, "courgette", "courgette_size", "large").status).toBe("saved");
+  expect(check("courgette").verdict).not.toBe(usual);
+  expect(chooseSchool(db, "courgette", "courgette_size", "middling").status).toBe("saved");
+  expect(check("courgette").verdict).toBe(usual);
+  expect(db.select().from(schoolChoice).all()).toEqual([]);
+  expect(chooseSchool(db, "courgette", "courgette_size", "gigantic").status).toBe("refused");
+  expect(chooseSchool(db, "courgette", "all_or_need", "need").status).toBe("saved");
+  expect(check("courgette").how).toMatch(/what is needed/);
+});
+
+test("a measured size finds its reading, tells the growth, and is refused when it cannot be", () => {
+  const form = LookForm.parse({
+    plantingId: "courgette",
+    cueId: "length",
+    readingId: "",
+    measuredMm: "168",
+    sampleOf: "3",
+  });
+  expect(takeLook(db, form)).toEqual({ status: "taken" });
+  expect(db.select().from(look).get()).toMatchObject({ readingId: "150_250", measuredMm: 168, sampleOf: 3 });
+  const view = check("courgette");
+  expect(view.told.join(" ")).toMatch(/growing .* a day at the usual pace/);
+  expect(view.cues.find((c) => c.id === "length")!.measured).toBe(168);
+  for (const bad of ["-5", "0", "9000", "long"])
+    expect(LookForm.safeParse({ ...form, measuredMm: bad }).success, bad).toBe(false);
+  expect(LookForm.safeParse({ ...form, sampleOf: "0" }).success).toBe(false);
+  expect(takeLook(db, { plantingId: "courgette", cueId: "tip_shape", readingId: "", measuredMm: 20 })).toEqual({ status: "unknown cue" }); // prettier-ignore
+});
+
+test("counts: leaves say how many may come off, ready pieces how freely it bears", () => {
+  db.update(planting).set({ cropId: "kale_leaf" }).run();
+  const say = (what: "ready" | "leaves", number: string) => takeCount(db, CountForm.parse({ plantingId: "carrot", what, number })); // prettier-ignore
+  expect(say("leaves", "11")).toEqual({ status: "taken" });
+  expect(check("carrot").told.join(" ")).toMatch(/About 7 leaves may come off each plant; 4 stay/);
+  expect(say("leaves", "3")).toEqual({ status: "taken" });
+  expect(check("carrot").told.join(" ")).toMatch(/No leaf to spare/);
+  expect(takeCount(db, { plantingId: "nobody", what: "ready", number: 3 }).status).toBe("no such planting");
+  expect(takeCount(db, { plantingId: "carrot", what: "ready", number: 3, countedOn: "2099-01-01" }).status).toBe(
+    "still to come",
+  );
+  for (const bad of ["", "-1", "2.5", "many", "9999999"]) expect(CountForm.safeParse({ plantingId: "carrot", what: "ready", number: bad }).success, bad).toBe(false); // prettier-ignore
+});
+
+test("kept for seed it is left, and the plan does not come for it", () => {
+  db.update(planting).set({ forSeed: true }).run();
+  expect(check("carrot").verdict).toMatch(/^Leave it for seed/);
+  const { plan } = plannedGarden(db, garden);
+  expect(plan.picks.carrot ?? []).toEqual([]);
+});
