@@ -20,6 +20,8 @@ export function strongestFlag(looks: readonly KnownLook[]): Flag | undefined {
   const flags = looks.flatMap((look): Flag[] => {
     const { means } = look.reading;
     if (means === "unfit") return [{ means, look }];
+    // A rule laid against it leaves nothing to likelihoods.
+    if (means === "past" && look.measuredMm !== undefined && look.cue.weight === "decisive") return [{ means, look }];
     const scaled = cueScale(look.cue)?.readingIds.includes(look.readingId) ?? false;
     if (scaled && means !== "now") return [];
     if (means === "past" && look.cue.weight === "weak") return [];

@@ -96,8 +96,8 @@ export interface Belief {
 
 /**
  * Belief about the requirement after the looks: each multiplies the prior by P(reading | u) with
- * u = G(day of the look)/R, weighted by its age and its sample. Measured sizes are judged together over
- * requirement × vigour, so that two of different days tell the growth rate. Looks from before the
+ * u = G(day of the look)/R, weighted by its age and its sample. Measured sizes count as their reading, and
+ * are judged together over requirement × vigour, so that two of different days tell the growth rate. Looks from before the
  * cycle started say nothing about it; flags and neutral readings say nothing here.
  *
  * @param today - day the belief is for
@@ -112,7 +112,6 @@ export function beliefAfter(dev: Development, looks: readonly KnownLook[], today
   const terms = new Map<KnownLook, Float64Array>();
   const need = Float64Array.from({ length: count }, (_, k) => Math.exp(prior.logFrom + k * GRID_STEP));
   for (const look of used) {
-    if (isSize(dev, look)) continue;
     const table = cueTable(look.cue);
     const row = table?.log[table.scale.readingIds.indexOf(look.readingId)];
     if (!row) continue;
