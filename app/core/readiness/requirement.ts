@@ -11,7 +11,9 @@ export interface ThermalRequirement {
 /** 10 % and 90 % of the normal lie this many standard deviations from the middle. */
 const Z90 = 1.2816;
 /** Spread between gardens that a packet does not know of (soil, sun, sowing depth): our judgement. */
-const GARDEN_LOG_SPREAD = 0.035;
+const GARDEN_LOG_SPREAD = 0.03;
+/** A bed's mean warmth differs from the station's by about this much, °C: our judgement. */
+const BED_SPREAD_C = 0.3;
 /**
  * Share of a packet's spread of days that lies in the plants: the rest is the seasons' weather, which the
  * degree-days reckon with themselves. Our judgement, tuned on the truth garden.
@@ -60,5 +62,8 @@ export function requirementFromDays(
   const low = Math.max(3, normalHeat(normals, from, lowDays, baseC, upperC, extraC));
   const high = Math.max(low, normalHeat(normals, from, highDays, baseC, upperC, extraC));
   const packetSpread = (PLANTS_SHARE * Math.log(high / low)) / (2 * Z90);
-  return { median: Math.sqrt(low * high), logSpread: Math.hypot(packetSpread, GARDEN_LOG_SPREAD) };
+  // Near the base a third of a degree is much of a day's heat, well above it little.
+  const heatPerDay = high / highDays;
+  const bedSpread = Math.min(0.12, BED_SPREAD_C / Math.max(0.5, heatPerDay));
+  return { median: Math.sqrt(low * high), logSpread: Math.hypot(packetSpread, GARDEN_LOG_SPREAD, bedSpread) };
 }

@@ -146,12 +146,7 @@ function SchoolChoice({ school, answer }: { school: CropNotes["schools"][number]
             >
               {school.chosen === o.id && <span aria-hidden>✓ </span>}
               {o.label}
-              {o.id === school.usual && (
-                <chakra.span fontWeight="400">
-                  {" "}
-                  (usual)
-                </chakra.span>
-              )}
+              {o.id === school.usual && <chakra.span fontWeight="400"> (usual)</chakra.span>}
             </chakra.button>
           ))}
         </Box>
