@@ -128,7 +128,11 @@ function toldBy(p: PlantingOutlook, units: UnitSystem, today: string): string[] 
   const readyOrPast = odds.prime + odds.slipping + odds.gone;
   const said = p.judgement.verdict.sentence.includes(`${shareInWords(shareReady)} of them`);
   if (!said && shareReady >= 0.05 && shareReady < 0.9 && readyOrPast >= 0.2)
-    told.push(`${capital(shareInWords(shareReady))} of the ${p.crop.piece.many} are ready.`);
+    told.push(
+      p.judgement.evidence.length > 0
+        ? `${capital(shareInWords(shareReady))} of the ${p.crop.piece.many} are ready.`
+        : `By the heat so far, ${shareInWords(shareReady)} of the ${p.crop.piece.many} should be ready.`,
+    );
   const days = Math.round(ahead.days);
   if (ahead.picks > 0 && Math.abs(days) >= 1)
     told.push(
