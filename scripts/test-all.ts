@@ -49,6 +49,7 @@ if (existsSync(`${out}/unit.json`)) {
   if (!unitOk && unit.numFailedTests === 0) failed++;
 } else failed++;
 
+counted(run("crop data", "npx", ["tsx", "scripts/check-data.ts"]));
 const built = run("build", "npx", ["react-router", "build", "--logLevel", "error"], { NODE_ENV: "production" });
 counted(built);
 if (built) {

@@ -1,5 +1,6 @@
 import { isNull } from "drizzle-orm";
 import { addDays, type IsoDay } from "~/core/calendar";
+import type { Catalogue } from "~/core/crops";
 import type { GardenState } from "~/core/garden";
 import { ROUND_LOOK } from "~/core/readiness";
 import type { Db } from "~/db/client.server";
@@ -50,7 +51,10 @@ export function gardenState(db: Db, row: GardenRow, today: IsoDay): GardenState 
           ...p,
           packet: p.packetLow !== null && p.packetHigh !== null ? { low: p.packetLow, high: p.packetHigh } : null,
           counts: counts.get(p.id) ?? [],
-          looks: [...(looks.get(p.id) ?? []).map(seenOf), ...made.flatMap((m) => roundLook(m, repeats))],
+          looks: [
+            ...(looks.get(p.id) ?? []).filter((l) => isKnown(crops, p.cropId, l)).map(seenOf),
+            ...made.flatMap((m) => roundLook(m, repeats)),
+          ],
           picks: made
             .filter((m) => m.outcome === "picked")
             .map((m) => ({
@@ -93,6 +97,12 @@ function firstPicks(db: Db): GardenState["firstPicks"] {
       const packet = p.packetLow !== null && p.packetHigh !== null ? { low: p.packetLow, high: p.packetHigh } : null;
       return [{ cropId: p.cropId, variety: p.variety, bedKind, startedOn: p.startedOn, packet, pickedOn }];
     });
+}
+
+/** Whether the catalogue of today still has this cue and reading; the look stays in the record either way. */
+function isKnown(crops: Catalogue, cropId: string, { cueId, readingId }: typeof look.$inferSelect): boolean {
+  const cue = crops.find((c) => c.id === cropId)?.cues.find((c) => c.id === cueId);
+  return cue?.readings.some((r) => r.id === readingId) ?? false;
 }
 
 /** A look as the core wants it: what was not given is left out. */

@@ -1,10 +1,13 @@
 import { execFileSync, spawnSync } from "node:child_process";
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
+import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
+import Database from "better-sqlite3";
+import { drizzle } from "drizzle-orm/better-sqlite3";
+import { migrate } from "drizzle-orm/better-sqlite3/migrator";
 import { afterAll, expect, test } from "vitest";
 import { openGarden } from "~/db/client.server";
-import { pick, planting, round, weatherDay } from "~/db/schema.server";
+import { householdCrop, look, pick, planting, round, weatherDay } from "~/db/schema.server";
 import { stepDemoClock, theGarden } from "~/services/clock.server";
 import { DEMO_DAY, plantDemoGarden } from "~/services/demo-garden.server";
 import { horizonView } from "~/services/horizon-view.server";
@@ -35,6 +38,28 @@ test("an empty file migrates to today, twice without harm, and the schema has no
   ).toThrow(/FOREIGN KEY/);
   db.$client.close();
   expect(execFileSync("npx", ["drizzle-kit", "generate"], { encoding: "utf8" })).toContain("No schema changes");
+});
+
+test("a garden of the first schema keeps its rows, and what was added since is empty", () => {
+  const old = path.join(folder, "migrations-first");
+  cpSync("app/db/migrations", old, { recursive: true });
+  const journal = JSON.parse(readFileSync(path.join(old, "meta/_journal.json"), "utf8")) as { entries: unknown[] };
+  journal.entries = journal.entries.slice(0, 1);
+  writeFileSync(path.join(old, "meta/_journal.json"), JSON.stringify(journal));
+  const file = path.join(folder, "old.sqlite");
+  const sqlite = new Database(file);
+  migrate(drizzle({ client: sqlite }), { migrationsFolder: old });
+  sqlite.exec(`
+    insert into bed (id, name, kind, position) values ('b', 'Long bed', 'raised', 0);
+    insert into planting (id, bed_id, crop_id, variety, plants, start_event, started_on) values ('p', 'b', 'carrot', '', 40, 'sown', '2026-05-01');
+    insert into look (id, planting_id, cue_id, reading_id, taken_on, taken_at) values ('l', 'p', 'shoulder_width', '12_19', '2026-07-01', '2026-07-01T08:00:00Z');
+  `);
+  sqlite.close();
+  const db = openGarden(file);
+  expect(db.select().from(planting).all()).toMatchObject([{ id: "p", plants: 40, forSeed: false, bedNeededOn: null }]);
+  expect(db.select().from(look).all()).toMatchObject([{ id: "l", readingId: "12_19", sampleOf: null, measuredMm: null }]); // prettier-ignore
+  expect(db.select().from(householdCrop).all()).toEqual([]);
+  db.$client.close();
 });
 
 test("the demo has nine beds, some thirty plantings in every stage, a trip, a frost and a storm ahead, two weeks of ledger", () => {

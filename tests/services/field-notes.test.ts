@@ -172,3 +172,11 @@ test("kept for seed it is left, and the plan does not come for it", () => {
   const { plan } = plannedGarden(db, garden);
   expect(plan.picks.carrot ?? []).toEqual([]);
 });
+
+test("a look at a cue that the handbook no longer has stays in the record and harms nothing", () => {
+  db.insert(look)
+    .values({ id: "old", plantingId: "carrot", cueId: "moon", readingId: "full", takenOn: "2026-06-01", takenAt: "x" })
+    .run();
+  expect(check("carrot").verdict.length).toBeGreaterThan(10);
+  expect(db.select().from(look).all()).toHaveLength(1);
+});

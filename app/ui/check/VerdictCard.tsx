@@ -28,11 +28,6 @@ export function VerdictHead({ view, pending }: { view: CheckView; pending: boole
       >
         {view.verdict}
       </chakra.p>
-      {view.told.map((line) => (
-        <chakra.p key={line} margin="0 0 6px">
-          {line}
-        </chakra.p>
-      ))}
       {view.planToday && <chakra.p margin="0 0 8px">{view.planToday}</chakra.p>}
       {view.conflict && (
         <chakra.p margin="0 0 8px" padding="10px 12px" border="2px dashed" borderColor="persimmon" borderRadius="10px">
@@ -47,6 +42,11 @@ export function VerdictHead({ view, pending }: { view: CheckView; pending: boole
 export function HowToTake({ view }: { view: CheckView }) {
   return (
     <Box>
+      {view.told.map((line) => (
+        <chakra.p key={line} margin="0 0 6px">
+          {line}
+        </chakra.p>
+      ))}
       <chakra.p margin="0 0 6px">{view.how}</chakra.p>
       <chakra.p margin="0 0 6px" color="soft">
         {view.waiting}
