@@ -160,7 +160,9 @@ const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 function expectedOf(p: PlantingOutlook, units: UnitSystem, waits: boolean) {
   const { odds } = p.judgement;
   const ready = p.crop.mode !== "repeat" && waits ? odds.prime + odds.slipping + odds.gone : 1;
-  const pieces = Math.max(0, (p.pieces[0] ?? 0) * ready);
+  // Where the verdict takes it, there is at least the one that was looked at.
+  const takes = ["ready", "take today", "take early", "clear", "past"].includes(p.judgement.verdict.kind);
+  const pieces = Math.max(takes && p.judgement.evidence.length > 0 ? 1 : 0, (p.pieces[0] ?? 0) * ready);
   const hardlyAny = pieces < 0.5;
   return {
     words: hardlyAny ? "expected: hardly any" : `expected about ${sayPieces(p.crop, pieces, units)}`,

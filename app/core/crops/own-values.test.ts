@@ -89,6 +89,12 @@ test("a variety ripe at yellow is asked for yellow, and a smaller one for its ow
   const colour = yellow.cues.find((c) => c.id === "colour_stage")!;
   expect(colour.readings.find((r) => r.means === "ready")!.text).toBe("yellow");
   expect(colour.readings.find((r) => r.means === "nearly")!.text).toBe("turning");
+  // A beefsteak ripe at yellow is not called pink or red on the way.
+  const beefsteak = ofVariety(crop("tomato_large"), { ripeColour: "yellow", size: null, packet: null });
+  const words = beefsteak.cues
+    .find((c) => c.id === "colour_stage")!
+    .readings.map((r) => `${r.everyday ?? ""} ${r.text}`);
+  expect(words.join("; ")).not.toMatch(/red|pink/);
   const baby = ofVariety(crop("carrot"), {
     ripeColour: null,
     size: { lowMm: 10, highMm: 17.5 },

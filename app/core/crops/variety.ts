@@ -65,7 +65,14 @@ function recoloured(cue: Cue, usual: string | undefined, ripe: string): Cue {
     if (r.means === "past" && usual && /redden/.test(r.text)) return { ...r, text: "dark, split" };
     return r;
   };
-  return { ...cue, how: `Ripe here is ${ripe}.`, readings: cue.readings.map(say), standing: HOUSEHOLD };
+  const named = (r: Reading): Reading =>
+    r.everyday && usual !== ripe && COLOURS.test(r.everyday) ? { ...r, everyday: undefined } : r;
+  return {
+    ...cue,
+    how: `Ripe here is ${ripe}.`,
+    readings: cue.readings.map((r) => named(say(r))),
+    standing: HOUSEHOLD,
+  };
 }
 
 /** Sizes of a reading's own words, times a factor, to the nearest 5 (or 1 below 30). */
