@@ -9,10 +9,10 @@ import {
   learntFrom,
   requirementFromDays,
   readyOddsOn,
+  tellingCues,
   type FirstPick,
   type Look,
 } from "~/core/readiness";
-import { tellingCues } from "~/core/readiness/next-looks";
 import { normalDraw, seeded } from "~/core/statistics";
 import { BED_CLIMATES } from "~/core/hazards";
 import { dailyDegreeDays, type ClimateNormals } from "~/core/weather";

@@ -1,7 +1,7 @@
 import { expect, test } from "vitest";
 import { addDays } from "~/core/calendar";
 import { readableCues } from "~/core/practice";
-import { tellingCues } from "~/core/readiness/next-looks";
+import { tellingCues } from "~/core/readiness";
 import { knownTo, lookAround, placeNormals, readyOddsOn, truthCase } from "../scripts/truth-garden";
 
 /**

@@ -1,7 +1,7 @@
 import { sayDay, type IsoDay } from "~/core/calendar";
 import type { Crop, Cue } from "~/core/crops";
 import { readingOfSize, type Look } from "~/core/readiness";
-import { everydaySize, EVERYDAY, sayReadingText, type UnitSystem } from "~/core/units";
+import { everydaySize, sayReadingText, type UnitSystem } from "~/core/units";
 
 export type CueView = ReturnType<typeof cueView>;
 export type MeasureView = NonNullable<CueView["measure"]>;
@@ -46,7 +46,7 @@ export function cueView(
 /** Where the slider starts when nothing was measured: the size to pick at. */
 const targetOf = (crop: Crop, cue: Cue) => (crop.target?.cue === cue.id ? crop.target.lowMm : undefined);
 
-/** What the slider needs: its range, where readings change, and objects to draw beside it, mm. */
+/** What the slider needs: its range and where readings change, mm. */
 function measureView(cue: Cue, along: "length" | "width", last: number | undefined) {
   const borders = cue.readings.flatMap((r) => r.fromMm ?? []);
   const top = Math.max(...borders);
@@ -64,6 +64,5 @@ function measureView(cue: Cue, along: "length" | "width", last: number | undefin
       const reading = readingOfSize(cue, Math.max(fromMm, 0.5));
       return reading ? [{ fromMm, id: reading.id, means: reading.means }] : [];
     }),
-    objects: EVERYDAY.filter((o) => o.along === along && o.mm <= max * 1.1),
   };
 }

@@ -1,6 +1,7 @@
 import { addDays, type IsoDay } from "~/core/calendar";
 import { catalogue } from "~/catalogue/catalogue.server";
 import type { BedKind } from "~/core/hazards";
+import { isCounted } from "~/core/garden";
 import { seeded } from "~/core/statistics";
 import type { Db } from "~/db/client.server";
 import { bed, container, garden, look, pick, planting, round, trip, variety, weekdayMinutes } from "~/db/schema.server";
@@ -441,8 +442,7 @@ function firstPick(p: DemoPlanting, day: IsoDay): typeof pick.$inferInsert {
     pickedOn: day,
     outcome: "picked",
     tookAll: false,
-    grams: Math.max(10, Math.round((pieces * crop.pieceGrams.value) / 10) * 10),
-    estimated: true,
+    ...(isCounted(crop) ? { pieces } : { grams: Math.max(10, Math.round((pieces * crop.pieceGrams.value) / 10) * 10) }),
     note: "first ones",
     loggedAt: `${day}T18:00:00.000Z`,
   };

@@ -1,12 +1,14 @@
 import { expect, test } from "vitest";
 import { catalogue } from "~/catalogue/catalogue.server";
 import { addDays, dayOfYear } from "../calendar";
+import { normalCdf } from "../statistics";
 import { normalDegreeDays, roughNormals, skyTrack, thermalSumOn } from "../weather";
 import {
   beliefAfter,
   development,
   knownLooks,
   normalHeat,
+  passedOn,
   priorOf,
   requirementAt,
   requirementFromDays,
@@ -97,4 +99,18 @@ test("a tunnel's warmth brings the date forward", () => {
     return warm.thermal.sum[40]!;
   };
   expect(ready(4)).toBeGreaterThan(ready(0));
+});
+
+test("the forecast's error at five nodes comes to the exact mixture of normals", () => {
+  const p = priorOf(dev);
+  for (const i of [30, 60, 80, 100]) {
+    const heat = dev.thermal.sum[i]!;
+    const spread = dev.thermal.spread[i]!;
+    let exact = 0;
+    for (let k = 0; k < p.weight.length; k++) {
+      const lead = heat - 1.05 * requirementAt(p, k);
+      exact += p.weight[k]! * (spread > 0 ? normalCdf(lead / spread) : lead >= 0 ? 1 : 0);
+    }
+    expect(Math.abs(passedOn(dev, p, 1.05, i) - exact), `day ${i}`).toBeLessThan(0.02);
+  }
 });

@@ -1,6 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
-import { sayLength, type UnitSystem } from "~/core/units";
+import { nearestObject, sayLength, type UnitSystem } from "~/core/units";
 import type { MeasureView } from "~/services/cue-view.server";
 import { Action } from "~/ui/shell/Action";
 import { Fold } from "~/ui/shell/Fold";
@@ -62,10 +62,7 @@ const WIDE = 340;
 
 /** The measured piece and the nearest everyday object, to one scale. */
 function SizeBeside({ measure, mm, units }: { measure: MeasureView; mm: number; units: UnitSystem }) {
-  const object = measure.objects.reduce(
-    (best, o) => (Math.abs(Math.log(o.mm / mm)) < Math.abs(Math.log(best.mm / mm)) ? o : best),
-    measure.objects[0] ?? { name: "", mm, along: measure.along },
-  );
+  const object = nearestObject(mm, measure.along);
   const scale = (measure.along === "length" ? WIDE - 20 : 120) / Math.max(measure.max, object.mm);
   const words = `${sayLength(mm, units)}, beside ${object.name} of ${sayLength(object.mm, units)}`;
   if (measure.along === "length")

@@ -33,7 +33,7 @@ interface FieldProps {
 export function Field({ label, help, error, children }: FieldProps) {
   const id = useId();
   return (
-    <chakra.div display="grid" gap="4px">
+    <chakra.div display="grid" gap="4px" alignContent="start">
       <chakra.label htmlFor={id} fontWeight="700">
         {label}
       </chakra.label>
