@@ -74,4 +74,6 @@ test("a size measured by steps moves the verdict and tells the growth; a sheet p
   await page.emulateMedia({ media: "print" });
   await expect(page.getByRole("button", { name: "Print" })).toBeHidden();
   await expect(page.getByRole("heading", { name: "Courgette" })).toBeVisible();
+  const paper = (await page.pdf({ format: "A4" })).toString("latin1");
+  expect(paper.match(/\/Type\s*\/Page\b/g)).toHaveLength(12);
 });

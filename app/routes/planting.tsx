@@ -4,8 +4,8 @@ import { Form, Link, data, redirect } from "react-router";
 import type { Route } from "./+types/planting";
 import { bed, planting } from "~/db/schema.server";
 import { PlantingForm, editPlanting, finishPlanting, removePlanting } from "~/services/beds.server";
+import { cropsOf, wayOf } from "~/services/household-crops.server";
 import { windowSchool } from "~/core/readiness";
-import { cropsOf } from "~/services/household-crops.server";
 import { knownGarden } from "~/services/known-garden.server";
 import { fieldErrors } from "~/services/pick-form";
 import { Choice, ErrorLine, Field, TextInput } from "~/ui/forms/Field";
@@ -22,6 +22,7 @@ export function loader({ params }: Route.LoaderArgs) {
     row,
     beds: db.select().from(bed).all().sort((a, b) => a.position - b.position), // prettier-ignore
     crop: { name: crop.name, packet: crop.packet, school: windowSchool(crop) ?? null },
+    way: wayOf(db, crop),
   };
 }
 
@@ -47,7 +48,7 @@ export async function action({ request, params }: Route.ActionArgs) {
 }
 
 export default function Planting({ loaderData, actionData }: Route.ComponentProps) {
-  const { row, beds, crop } = loaderData;
+  const { row, beds, crop, way } = loaderData;
   const errors: Partial<Record<string, string>> = actionData?.errors ?? {};
   return (
     <Box maxWidth="720px" margin="0 auto" padding={{ base: "14px 18px", md: "22px 28px" }}>
@@ -94,11 +95,11 @@ export default function Planting({ loaderData, actionData }: Route.ComponentProp
           {crop.school ? (
             <Field
               label={crop.school.question}
-              help={`Usual: ${crop.school.options.find((o) => o.id === crop.school?.usual)?.label}. ${crop.school.why}.`}
+              help={`${way?.own ? "Yours, from the notes" : "Usual"}: ${way?.label}. ${crop.school.why}.`}
             >
               {(ids) => (
                 <Choice {...ids} name="schoolOption" defaultValue={row.schoolOption ?? ""}>
-                  <option value="">as usual</option>
+                  <option value="">{way?.own ? "as in the notes" : "as usual"}</option>
                   {crop.school?.options.map((o) => (
                     <option key={o.id} value={o.id}>
                       {o.label}

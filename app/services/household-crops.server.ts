@@ -1,7 +1,8 @@
 import { catalogue, catalogueData, checkedCrop } from "~/catalogue/catalogue.server";
 import { ofVariety, patchCrop, type Catalogue, type Crop, type CropData } from "~/core/crops";
 import type { Db } from "~/db/client.server";
-import { householdCrop, variety, type VarietyRow } from "~/db/schema.server";
+import { windowSchool } from "~/core/readiness";
+import { householdCrop, schoolChoice, variety, type VarietyRow } from "~/db/schema.server";
 
 let kept: { key: string; crops: Catalogue } | undefined;
 
@@ -43,6 +44,15 @@ export function varietyOf(row: VarietyRow) {
     size: row.sizeLowMm !== null && row.sizeHighMm !== null ? { lowMm: row.sizeLowMm, highMm: row.sizeHighMm } : null,
     packet: row.packetLow !== null && row.packetHigh !== null ? { low: row.packetLow, high: row.packetHigh } : null,
   };
+}
+
+/** The way that holds for a crop's window where a planting has none of its own; null where there is no question. */
+export function wayOf(db: Db, crop: Crop): { label: string; own: boolean } | null {
+  const school = windowSchool(crop);
+  if (!school) return null;
+  const chosen = db.select().from(schoolChoice).all().find((c) => c.cropId === crop.id && c.schoolId === school.id); // prettier-ignore
+  const option = school.options.find((o) => o.id === (chosen?.optionId ?? school.usual));
+  return { label: option?.label ?? "", own: chosen !== undefined };
 }
 
 /** The crop of a planting, in its variety. */

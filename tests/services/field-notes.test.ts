@@ -15,7 +15,7 @@ import {
   setCropValue,
 } from "~/services/field-notes.server";
 import { cropNotes, notesList } from "~/services/field-notes-view.server";
-import { cropsOf } from "~/services/household-crops.server";
+import { cropsOf, wayOf } from "~/services/household-crops.server";
 import { plannedGarden } from "~/services/outlook.server";
 import { CountForm, takeCount } from "~/services/take-count.server";
 import { LookForm, takeLook } from "~/services/take-look.server";
@@ -125,7 +125,10 @@ test("a school chosen moves the window; the usual one takes the choice back", ()
   const usual = check("courgette").verdict;
   expect(chooseSchool(db, "courgette", "courgette_size", "large").status).toBe("saved");
   expect(check("courgette").verdict).not.toBe(usual);
+  const courgette = cropsOf(db).find((c) => c.id === "courgette")!;
+  expect(wayOf(db, courgette)).toEqual({ label: "200–250 mm", own: true });
   expect(chooseSchool(db, "courgette", "courgette_size", "middling").status).toBe("saved");
+  expect(wayOf(db, courgette)).toEqual({ label: "150–220 mm", own: false });
   expect(check("courgette").verdict).toBe(usual);
   expect(db.select().from(schoolChoice).all()).toEqual([]);
   expect(chooseSchool(db, "courgette", "courgette_size", "gigantic").status).toBe("refused");

@@ -63,7 +63,13 @@ export function CropSheet({ notes, standings }: { notes: CropNotes; standings: b
       <chakra.h2 fontSize="1.25rem" margin="16px 0 6px">
         In brief
       </chakra.h2>
-      <chakra.dl margin="0" display="grid" gridTemplateColumns={{ base: "1fr", md: "130px 1fr" }} gap="2px 14px">
+      <chakra.dl
+        margin="0"
+        display="grid"
+        gridTemplateColumns={{ base: "1fr", md: "130px 1fr" }}
+        gap="2px 14px"
+        css={{ "@media print": { gridTemplateColumns: "110px 1fr", "& dd": { margin: 0 } } }}
+      >
         {notes.inBrief.map(([what, text, standing]) => (
           <Box key={what} display="contents">
             <chakra.dt fontWeight="700">{what}</chakra.dt>

@@ -32,7 +32,9 @@ export function SheetsPage({ sheets }: { sheets: CropNotes[] }) {
           paddingTop="12px"
           borderTop="2px solid"
           borderColor="ink"
-          css={{ "@media print": { breakAfter: "page", borderTop: "none" } }}
+          css={{
+            "@media print": { borderTop: "none", fontSize: "0.86rem", "&:not(:last-of-type)": { breakAfter: "page" } },
+          }}
         >
           <chakra.h1 fontSize="1.8rem">{notes.name}</chakra.h1>
           <CropSheet notes={notes} standings={false} />
