@@ -97,8 +97,8 @@ export interface Belief {
 /**
  * Belief about the requirement after the looks: each multiplies the prior by P(reading | u) with
  * u = G(day of the look)/R, weighted by its age and its sample. Measured sizes count as their reading, and
- * are judged together over requirement × vigour, so that two of different days tell the growth rate. Looks from before the
- * cycle started say nothing about it; flags and neutral readings say nothing here.
+ * are judged together over requirement × vigour, so that two of different days tell the growth rate.
+ * Looks from before the cycle started say nothing about it; flags and neutral readings say nothing here.
  *
  * @param today - day the belief is for
  */
