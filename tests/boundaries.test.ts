@@ -50,3 +50,11 @@ test("folders of the core import each other by their index only", () => {
       expect(from, file).toMatch(/^\.\.\/[a-z]+$/);
   }
 });
+
+test("the truth garden shares no code with the estimators: crops, calendar and chance only", () => {
+  for (const file of readdirSync("app/core/practice").filter((f) => !f.endsWith(".test.ts"))) {
+    const text = readFileSync(`app/core/practice/${file}`, "utf8");
+    for (const [, from] of text.matchAll(/from "(\.\.\/[a-z]+)"/g))
+      expect(["../crops", "../calendar", "../statistics", "../units"], file).toContain(from);
+  }
+});

@@ -93,7 +93,7 @@ export function checkView(planned: PlannedGarden, row: GardenRow, plantingId: st
       ["Good for", `${crop.windowDays.value} days`, crop.windowDays.standing.line],
       [
         "Heat counts from",
-        `${crop.degreeDays.baseC} °C to ${crop.degreeDays.upperC} °C`,
+        crop.degreeDays.calendar ? "every day alike" : `${crop.degreeDays.baseC} °C to ${crop.degreeDays.upperC} °C`,
         crop.degreeDays.standing.line,
       ],
       [

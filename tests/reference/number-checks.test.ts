@@ -1,5 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { catalogue } from "~/catalogue/catalogue.server";
+import { toGrams } from "~/core/units";
 import { cueScale, indoorRipeningDays, readingOfSize } from "~/core/readiness";
 
 /**
@@ -147,7 +148,10 @@ const CHECKS: Record<string, Check> = {
   NC049: ["about 3 months in a house", says("sweet_potato_root", /3 in a house/)],
   NC050: ["never in the fridge, 1–4 °C", says("sweet_potato_root", /fridge \(1–4 °C\)/)],
   NC051: ["edible roots after 2 weeks, implausible", says("sweet_potato_root", /from about 60 days/)],
-  NC052: ["five harvest times", () => expect(school("sweet_potato_root", 27).question).toMatch(/when/)],
+  NC052: [
+    "five harvest times",
+    later("told as three ways of school 27, with yellow tips, soil and frost as cues of their own"),
+  ],
   NC053: ["asparagus cut every 2 d", () => expect(crop("asparagus").again!.high).toBeLessThanOrEqual(2)],
   NC054: ["3 years from crowns", says("asparagus", /year 3 from crowns/)],
   NC055: ["5 years from seed", says("asparagus", /year 5 from seed/)],
@@ -275,7 +279,9 @@ const CHECKS: Record<string, Check> = {
   NC109: ["wait 1–2 d after heavy rain", () => expect(crop("peach").rainWait).toMatchObject({ low: 1, high: 2 })],
   NC110: [
     "tares of basket, crate, light crate",
-    () => expect([2.3, 3.5, 1.5].map((lb) => Math.round(lb * 45.359237) / 100)).toEqual([1.04, 1.59, 0.68]),
+    () => {
+      expect([2.3, 3.5, 1.5].map((lb) => Math.round(toGrams(lb, "lb") / 10))).toEqual([104, 159, 68]);
+    },
   ],
   NC111: ["galangal after 12–18 months", () => expect(reads("galangal", "months_grown", "12–18").means).toBe("ready")],
   NC112: ["undersized ginger another month", says("ginger", /about a month more/)],

@@ -1,5 +1,6 @@
 import { beforeEach, expect, test } from "vitest";
 import { catalogue } from "~/catalogue/catalogue.server";
+import { cropValues } from "~/core/crops";
 import type { Db } from "~/db/client.server";
 import { householdCrop, look, planting, schoolChoice, variety, type GardenRow } from "~/db/schema.server";
 import { understandLine } from "~/services/beds.server";
@@ -61,20 +62,20 @@ test("a value of the household moves the judgement, and the handbook's can come 
   expect(db.select().from(householdCrop).all()).toEqual([]);
 });
 
-test("a refused value leaves nothing behind", () => {
-  for (const [path, typed] of [
-    ["windowDays.value", "many"],
-    ["packet.low", "500"],
-    ["nothing.here", "1"],
-  ] as const) {
-    // prettier-ignore
-    const outcome = setCropValue(db, "carrot", path, typed);
-    if (path === "packet.low") continue;
-    expect(outcome.status, path).toBe("refused");
-    expect(outcome.sentence.length).toBeGreaterThan(10);
-  }
-  expect(setCropValue(db, "carrot", "target.lowMm", "400").status).toBe("refused");
-  expect(setCropValue(db, "nothing", "windowDays.value", "3").status).toBe("refused");
+test.each([
+  ["windowDays.value", "many"],
+  ["packet.low", "500"],
+  ["packet.high", "3"],
+  ["degreeDays.baseC", "40"],
+  ["cold.killC", "5"],
+  ["target.lowMm", "400"],
+  ["nothing.here", "1"],
+])("%s set to %s is refused in a sentence and leaves nothing behind", (path, typed) => {
+  const outcome = setCropValue(db, "carrot", path, typed);
+  expect(outcome.status).toBe("refused");
+  expect(outcome.sentence.length).toBeGreaterThan(10);
+  expect(setCropValue(db, "nothing", path, typed).status).toBe("refused");
+  expect(db.select().from(householdCrop).all()).toEqual([]);
 });
 
 test("a crop of one's own is planted by its name, judged by what it is like, and stays while it is in the record", () => {
@@ -182,4 +183,26 @@ test("a look at a cue that the handbook no longer has stays in the record and ha
     .run();
   expect(check("carrot").verdict.length).toBeGreaterThan(10);
   expect(db.select().from(look).all()).toHaveLength(1);
+});
+
+test("whatever value is accepted, the garden can still be judged and planned", () => {
+  const ids = ["carrot", "courgette"];
+  for (const id of ids)
+    for (const v of cropValues(cropsOf(db).find((c) => c.id === id)!)) {
+      const typed =
+        v.kind === "number" ? ["0", "-7", "0.01", "0.3", "900"] : typeof v.kind === "string" ? ["x", "no"] : v.kind;
+      for (const value of typed) {
+        const path = v.path.join(".");
+        if (setCropValue(db, id, path, value).status === "refused") continue;
+        expect(check(id).verdict.length, `${id} ${path} ${value}`).toBeGreaterThan(5);
+        expect(cropNotes(db, id, "us")!.values.length).toBeGreaterThan(20);
+        db.delete(householdCrop).run();
+      }
+    }
+});
+
+test("where every day counts alike no temperatures are shown", () => {
+  db.update(planting).set({ cropId: "hens_eggs" }).run();
+  expect(check("carrot").standings.find(([what]) => what === "Heat counts from")![1]).toBe("every day alike");
+  expect(JSON.stringify(cropNotes(db, "hens_eggs", "metric"))).not.toContain("1000");
 });

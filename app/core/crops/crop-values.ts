@@ -98,6 +98,8 @@ export function cropValues(crop: Crop): CropValue[] {
     const path = dotted.split(".");
     const value = at(crop, path);
     if (value === undefined && at(crop, path.slice(0, -1)) === undefined) return [];
+    // Where every day counts alike there is no temperature to set.
+    if (crop.degreeDays.calendar && path[0] === "degreeDays") return [];
     return [{ path, part, label, unit, kind, value: (value ?? null) as CropValue["value"], standing: standingAt(crop, path) }]; // prettier-ignore
   });
   const cues = crop.cues.flatMap((cue): CropValue[] => {

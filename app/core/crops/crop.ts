@@ -121,10 +121,13 @@ export const Crop = z.object({
       calendar: z.boolean().optional(),
       standing: Standing,
     })
+    .refine((d) => d.baseC < d.upperC, "the upper limit has to be above the base")
     // A degree so far below any weather that every day gives exactly one degree-day.
     .transform((d) => (d.calendar ? { ...d, baseC: -1000, upperC: -999 } : d)),
   /** Days to first pick, counted from `from`. */
-  packet: z.object({ low: z.number().positive(), high: z.number().positive(), from: StartEvent, standing: Standing }),
+  packet: z
+    .object({ low: z.number().positive(), high: z.number().positive(), from: StartEvent, standing: Standing })
+    .refine((p) => p.low <= p.high, "the later day is before the earlier one"),
   windowDays: fact(z.number().positive()),
   /** Days between picks of a crop that keeps giving. */
   again: span.optional(),
@@ -163,15 +166,20 @@ export const Crop = z.object({
   worthEarly: fact(z.number().min(0).max(1)),
   worthPast: fact(z.number().min(0).max(1)),
   /** Air temperatures that harm the part that is picked; null where cold does not matter. */
-  cold: z.object({
-    /** Lasting cold below this harms it without freezing. */
-    chillC: z.number().optional(),
-    damageC: z.number().nullable(),
-    killC: z.number().nullable(),
-    /** Share lost when the damage limit, not the kill limit, is passed. */
-    lostAtDamage: z.number().min(0).max(1),
-    standing: Standing,
-  }),
+  cold: z
+    .object({
+      /** Lasting cold below this harms it without freezing. */
+      chillC: z.number().optional(),
+      damageC: z.number().nullable(),
+      killC: z.number().nullable(),
+      /** Share lost when the damage limit, not the kill limit, is passed. */
+      lostAtDamage: z.number().min(0).max(1),
+      standing: Standing,
+    })
+    .refine(
+      (c) => c.damageC === null || c.killC === null || c.killC <= c.damageC,
+      "what kills it has to be at least as cold as what harms it",
+    ),
   /** Share of the pickable crop lost in a storm (gusts of 60 km/h or more) and in a soaking (15 mm). */
   storm: z.object({ gustLoss: z.number().min(0).max(1), soakLoss: z.number().min(0).max(1), standing: Standing }),
   handsOffWhenWet: fact(z.boolean()),

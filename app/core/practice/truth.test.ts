@@ -1,4 +1,3 @@
-import { readFileSync, readdirSync } from "node:fs";
 import { expect, test } from "vitest";
 import { catalogue } from "~/catalogue/catalogue.server";
 import { addDays } from "../calendar";
@@ -26,14 +25,6 @@ const grown = (id: string, seed = 5, shift = 0) =>
     weather: trueWeather(seed, "2026-05-20", 160),
     seed,
   });
-
-test("the truth garden shares no code with the estimators: crops, calendar and chance only", () => {
-  for (const file of readdirSync("app/core/practice").filter((f) => !f.endsWith(".test.ts"))) {
-    const text = readFileSync(`app/core/practice/${file}`, "utf8");
-    for (const [, from] of text.matchAll(/from "(\.\.\/[a-z]+)"/g))
-      expect(["../crops", "../calendar", "../statistics", "../units"], file).toContain(from);
-  }
-});
 
 test("the same seed grows the same season; another seed another", () => {
   expect(trueWeather(3, "2026-04-01", 30)).toEqual(trueWeather(3, "2026-04-01", 30));

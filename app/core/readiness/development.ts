@@ -68,7 +68,9 @@ export function development(
   const again = crop.mode !== "once" && lastFullPickOn && crop.again ? crop.again : undefined;
   const cycle = again ? "again" : "first";
   const from = again && lastFullPickOn ? addDays(lastFullPickOn, 1) : startedOn;
-  const { low, high } = again ? { low: Math.max(0.5, again.low), high: again.high } : (packet ?? crop.packet);
+  const { low, high } = again
+    ? { low: Math.max(0.5, again.low), high: Math.max(0.5, again.high) }
+    : (packet ?? crop.packet);
   // A packet speaks of open ground: a tunnel's warmth shortens the days, it does not lengthen the need.
   const plain = requirementFromDays(normals, from, low, high, baseC, upperC);
   const requirement = again ? plain : learnt.requirement(plain);
