@@ -121,8 +121,8 @@ function unitsOf(columns: Partial<Record<Column, string>>, rows: readonly Record
   return known as Partial<CsvUnits>;
 }
 
-const RAIN_MM = { mm: 1, cm: 10, in: 25.4 };
-const WIND_KMH = { "km/h": 1, "m/s": 3.6, mph: 1.609344, kn: 1.852 };
+export const RAIN_MM = { mm: 1, cm: 10, in: 25.4 };
+export const WIND_KMH = { "km/h": 1, "m/s": 3.6, mph: 1.609344, kn: 1.852 };
 
 /**
  * Reads a daily weather file: date, low, high, and if there are rain and wind, under the usual headers.

@@ -2,6 +2,7 @@ import { Outlet, redirect, useLocation } from "react-router";
 import type { Route } from "./+types/garden";
 import { requestDb } from "~/db/client.server";
 import { theGarden } from "~/services/clock.server";
+import { refreshInBackground } from "~/services/refresh-weather.server";
 import { openRound } from "~/services/round.server";
 import { OutboxProvider } from "~/ui/outbox/OutboxProvider";
 import { GardenShell } from "~/ui/shell/GardenShell";
@@ -10,6 +11,7 @@ export function loader() {
   const db = requestDb();
   const row = theGarden(db);
   if (!row) throw redirect("/setup");
+  refreshInBackground(db, row);
   return { name: row.name, demo: row.demoDay !== null, out: openRound(db) !== undefined };
 }
 

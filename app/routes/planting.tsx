@@ -5,16 +5,20 @@ import type { Route } from "./+types/planting";
 import { bed, planting } from "~/db/schema.server";
 import { PlantingForm, editPlanting, finishPlanting, removePlanting } from "~/services/beds.server";
 import { cropsOf, wayOf } from "~/services/household-crops.server";
+import { sayDay } from "~/core/calendar";
 import { windowSchool } from "~/core/readiness";
+import { todayOf } from "~/services/clock.server";
 import { knownGarden } from "~/services/known-garden.server";
 import { fieldErrors } from "~/services/pick-form";
+import { TreatmentForm, logTreatment, treatmentsOf, withdrawTreatment } from "~/services/treatments.server";
+import { Treatments } from "~/ui/beds/Treatments";
 import { Choice, ErrorLine, Field, TextInput } from "~/ui/forms/Field";
 import { Action } from "~/ui/shell/Action";
 
 export const meta: Route.MetaFunction = () => [{ title: "Change a planting · Akmedon" }];
 
 export function loader({ params }: Route.LoaderArgs) {
-  const { db } = knownGarden();
+  const { db, garden } = knownGarden();
   const row = db.select().from(planting).where(eq(planting.id, params.plantingId)).get();
   const crop = cropsOf(db).find((c) => c.id === row?.cropId);
   if (!row || !crop) throw data("This planting is no longer there.", { status: 404 });
@@ -23,6 +27,8 @@ export function loader({ params }: Route.LoaderArgs) {
     beds: db.select().from(bed).all().sort((a, b) => a.position - b.position), // prettier-ignore
     crop: { name: crop.name, packet: crop.packet, school: windowSchool(crop) ?? null },
     way: wayOf(db, crop),
+    treatments: treatmentsOf(db, row.id),
+    today: todayOf(garden),
   };
 }
 
@@ -38,6 +44,19 @@ export async function action({ request, params }: Route.ActionArgs) {
     if (outcome.status === "refused")
       return data({ errors: { form: outcome.sentence } as Record<string, string | undefined> }, { status: 400 });
     return redirect("/beds");
+  }
+  if (fields.intent === "withdraw treatment" || fields.intent === "restore treatment") {
+    withdrawTreatment(db, String(fields.treatmentId), fields.intent === "restore treatment");
+    return data({ errors: {} as Record<string, string | undefined>, done: "Noted." });
+  }
+  if (fields.intent === "log treatment") {
+    const told = TreatmentForm.safeParse({ ...fields, plantingId: params.plantingId });
+    if (!told.success) return data({ errors: fieldErrors(told.error) }, { status: 400 });
+    const logged = logTreatment(db, garden, told.data);
+    if (logged.status === "refused")
+      return data({ errors: logged.errors as Record<string, string | undefined> }, { status: 400 });
+    const done = `Logged: no pick before ${sayDay(logged.until, todayOf(garden))}.`;
+    return data({ errors: {} as Record<string, string | undefined>, done });
   }
   const form = PlantingForm.safeParse({ ...fields, plantingId: params.plantingId });
   if (!form.success) return data({ errors: fieldErrors(form.error) }, { status: 400 });
@@ -142,6 +161,9 @@ export default function Planting({ loaderData, actionData }: Route.ComponentProp
           </Action>
         </Box>
       </Form>
+      <Box marginTop="22px">
+        <Treatments treatments={loaderData.treatments} today={loaderData.today} />
+      </Box>
       <chakra.p marginTop="16px">
         <Link to="/beds">Back to the beds</Link>
       </chakra.p>

@@ -29,7 +29,7 @@ export function checkView(planned: PlannedGarden, row: GardenRow, plantingId: st
     cueView(crop, cue, units, today, gain.get(cue.id) ?? 0, readToday.get(cue.id), earlier.get(cue.id)),
   );
   const planDay = planned.plan.picks[planting.id]?.[0];
-  const waits = ["leave", "look again", "wait dry", "seed", "stop"].includes(j.verdict.kind);
+  const waits = ["leave", "look again", "wait dry", "seed", "stop", "hold"].includes(j.verdict.kind);
   return {
     id: planting.id,
     crop: crop.name,
@@ -40,14 +40,16 @@ export function checkView(planned: PlannedGarden, row: GardenRow, plantingId: st
     arc: j.arc,
     stage: stageInWords(j.odds),
     verdict: j.verdict.sentence,
-    urgent: ["take today", "take early", "clear", "past", "unfit", "settle"].includes(j.verdict.kind),
+    urgent: ["take today", "take early", "clear", "past", "unfit", "settle", "hold"].includes(j.verdict.kind),
     sure: inTenths(j.verdict.probability),
     how: `${j.how}`,
     not: `Do not ${crop.pick.not}.`,
     waiting: j.waiting,
     size: sayReadingText(crop.size.text, units),
     after: `${crop.after.text}. ${crop.after.store}.`,
-    caution: crop.caution ?? null,
+    caution: p.ban
+      ? "The label has the last word on when it may be picked, and on when you may touch it."
+      : (crop.caution ?? null),
     opens: rangeInWords(j.window.opens, today),
     closes: rangeInWords(j.window.closes, today),
     conflict: j.conflict,

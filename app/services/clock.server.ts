@@ -2,7 +2,6 @@ import { eq } from "drizzle-orm";
 import { addDays, dayInZone, type IsoDay } from "~/core/calendar";
 import type { Db } from "~/db/client.server";
 import { garden, type GardenRow } from "~/db/schema.server";
-import { refreshDemoWeather } from "./demo-weather.server";
 
 /** The garden of this file, or undefined before it is set up. */
 export function theGarden(db: Db): GardenRow | undefined {
@@ -16,14 +15,11 @@ export function todayOf(row: GardenRow): IsoDay {
 
 export type StepOutcome = { status: "stepped"; day: IsoDay } | { status: "not the demo" };
 
-/** Steps the demo's clock: the days passed become observed, a new forecast is issued. */
+/** Steps the demo's clock; its weather follows from the stand-ins. */
 export function stepDemoClock(db: Db, days: number): StepOutcome {
   const row = theGarden(db);
   if (!row?.demoDay) return { status: "not the demo" };
   const day = addDays(row.demoDay, days);
-  db.transaction(() => {
-    db.update(garden).set({ demoDay: day }).where(eq(garden.id, row.id)).run();
-    refreshDemoWeather(db, day);
-  });
+  db.update(garden).set({ demoDay: day }).where(eq(garden.id, row.id)).run();
   return { status: "stepped", day };
 }

@@ -1,11 +1,13 @@
 import { addDays, type IsoDay } from "~/core/calendar";
 import { catalogue } from "~/catalogue/catalogue.server";
 import { isCounted } from "~/core/garden";
+import { SLOTS } from "~/core/hands";
 import { seeded } from "~/core/statistics";
 import type { Db } from "~/db/client.server";
-import { bed, container, garden, look, pick, planting, round, trip, variety, weekdayMinutes } from "~/db/schema.server";
+import { bed, container, garden, look, pick, planting, round, slotMinutes, trip, variety } from "~/db/schema.server";
+import { theGarden } from "./clock.server";
 import { BEDS, FINISHED, type DemoPlanting } from "./demo-plantings";
-import { refreshDemoWeather } from "./demo-weather.server";
+import { plantDemoWeather } from "./demo-weather.server";
 
 /** The demo begins on this Saturday, in a made-up village. */
 export const DEMO_DAY: IsoDay = "2026-09-19";
@@ -16,7 +18,16 @@ const CONTAINERS = [
   { id: "tray", name: "Light tray", tareGrams: 680 },
 ];
 
-const MINUTES = [20, 20, 45, 15, 20, 50, 40];
+/** Minutes of the week, morning, midday and evening, Monday first. */
+const MINUTES = [
+  [0, 0, 20],
+  [0, 0, 20],
+  [15, 0, 30],
+  [0, 0, 15],
+  [0, 0, 20],
+  [30, 0, 20],
+  [20, 20, 0],
+] as const;
 const LEDGER_DAYS = 14;
 
 /** Fills an empty file with the demo's garden, its ledger of two weeks, its trip and its weather. */
@@ -35,9 +46,17 @@ export function plantDemoGarden(db: Db): void {
       })
       .run();
     tx.insert(container).values(CONTAINERS).run();
-    tx.insert(weekdayMinutes).values(MINUTES.map((minutes, weekday) => ({ weekday, minutes }))).run(); // prettier-ignore
+    tx.insert(slotMinutes)
+      .values(MINUTES.flatMap((day, weekday) => SLOTS.map((slot, k) => ({ weekday, slot, minutes: day[k]! }))))
+      .run();
     tx.insert(trip)
-      .values({ id: "coast", name: "Five days at the coast", fromDay: "2026-09-26", toDay: "2026-09-30" })
+      .values({
+        id: "coast",
+        name: "Five days at the coast",
+        fromDay: "2026-09-26",
+        toDay: "2026-09-30",
+        backAt: "17:30",
+      })
       .run();
     BEDS.forEach(({ name, kind, plantings }, position) => {
       const bedId = name.toLowerCase().replace(/\s+/g, "-");
@@ -125,7 +144,7 @@ export function plantDemoGarden(db: Db): void {
       }
     }
   });
-  refreshDemoWeather(db, DEMO_DAY);
+  plantDemoWeather(db, theGarden(db)!, DEMO_DAY);
 }
 
 /** The first handful of a planting, in the ledger long before the rounds of the last two weeks. */

@@ -1,19 +1,35 @@
-import { addDays, type IsoDay } from "~/core/calendar";
+import { recordOf } from "~/adapters/simulated/truth";
+import { forecastDays, forecastHours } from "~/adapters/simulated/told";
+import { addDays, instantOf, type IsoDay } from "~/core/calendar";
 import type { Db } from "~/db/client.server";
-import { simulatedWeather } from "~/adapters/simulated-weather.server";
-import { saveWeather } from "./save-weather.server";
+import { weatherFeed, type GardenRow } from "~/db/schema.server";
+import { saveForecast, saveObserved } from "./save-weather.server";
+import { DEMO_SEED, demoTruth } from "./stand-ins.server";
 
-const DEMO_SEED = 20260919;
-/** Far enough back for normals of three years. */
-const FIRST_OBSERVED = "2023-01-01";
+/** Far enough back for frost dates and normals of some nine years. */
+const FIRST_OBSERVED = "2017-01-01";
+/** Forecasts on file before the demo begins, days: enough to have measured their errors. */
+const ARCHIVED_DAYS = 90;
 
-/** Brings the demo's station and forecast to a day. */
-export function refreshDemoWeather(db: Db, today: IsoDay): void {
-  const service = simulatedWeather(DEMO_SEED);
-  saveWeather(db, {
-    observed: service.observed(FIRST_OBSERVED, addDays(today, -1)),
-    forecast: service.forecast(today),
-    source: service.name,
-    replaceForecast: true,
-  });
+/** Lays the demo's record and its archive of forecasts; from then on both come over HTTP from the stand-ins. */
+export function plantDemoWeather(db: Db, row: GardenRow, today: IsoDay): void {
+  const truth = demoTruth();
+  saveObserved(db, recordOf(truth, FIRST_OBSERVED, addDays(today, -1)), "simulated station");
+  for (let back = ARCHIVED_DAYS; back >= 0; back--) {
+    const issuedOn = addDays(today, -back);
+    const days = forecastDays(truth, issuedOn, DEMO_SEED);
+    saveForecast(db, {
+      source: "simulated forecast service",
+      issuedAt: instantOf(`${issuedOn}T01:00`, row.timeZone).toISOString(),
+      issuedOn,
+      days,
+      hours: back === 0 ? forecastHours(truth, days, row) : [],
+    });
+  }
+  db.insert(weatherFeed)
+    .values([
+      { kind: "forecast", mode: "stand-in" },
+      { kind: "station", mode: "stand-in" },
+    ])
+    .run();
 }

@@ -2,25 +2,33 @@ import { isNull } from "drizzle-orm";
 import { addDays, type IsoDay } from "~/core/calendar";
 import type { Catalogue } from "~/core/crops";
 import type { GardenState } from "~/core/garden";
+import { SLOTS, type HandsRules } from "~/core/hands";
 import { ROUND_LOOK } from "~/core/readiness";
 import type { Db } from "~/db/client.server";
 import {
   bed,
+  busyTime,
   countSeen,
+  coverNight,
+  dayMinutes,
+  helper,
   look,
   pick,
   planting,
   schoolChoice,
+  slotMinutes,
+  treatment,
   trip,
   variety,
   weatherDay,
-  weekdayMinutes,
   type GardenRow,
   type PickRow,
 } from "~/db/schema.server";
+import { measuredErrorOf, newestForecast } from "./forecast-archive.server";
 import { cropsOf, varietyOf } from "./household-crops.server";
 
-const USUAL_MINUTES = 30;
+/** Before the household says otherwise: half an hour in the evening. */
+const USUAL = { morning: 0, midday: 0, evening: 30 };
 const RECORD_BEGINS_DAYS = 7;
 
 /**
@@ -31,8 +39,9 @@ export function gardenState(db: Db, row: GardenRow, today: IsoDay): GardenState 
   const looks = byPlanting(db.select().from(look).all());
   const counts = byPlanting(db.select().from(countSeen).all());
   const picks = byPlanting(db.select().from(pick).where(isNull(pick.withdrawnAt)).all());
-  const weather = db.select().from(weatherDay).all();
-  const minutes = new Map(db.select().from(weekdayMinutes).all().map((m) => [m.weekday, m.minutes])); // prettier-ignore
+  const treatments = byPlanting(db.select().from(treatment).where(isNull(treatment.withdrawnAt)).all());
+  const observed = db.select().from(weatherDay).all();
+  const forecast = newestForecast(db, today);
   const crops = cropsOf(db);
   return {
     today,
@@ -51,6 +60,7 @@ export function gardenState(db: Db, row: GardenRow, today: IsoDay): GardenState 
           ...p,
           packet: p.packetLow !== null && p.packetHigh !== null ? { low: p.packetLow, high: p.packetHigh } : null,
           counts: counts.get(p.id) ?? [],
+          treatments: treatments.get(p.id) ?? [],
           looks: [
             ...(looks.get(p.id) ?? []).filter((l) => isKnown(crops, p.cropId, l)).map(seenOf),
             ...made.flatMap((m) => roundLook(m, repeats)),
@@ -65,13 +75,33 @@ export function gardenState(db: Db, row: GardenRow, today: IsoDay): GardenState 
             })),
         };
       }),
-    observed: weather.filter((w) => w.kind === "observed"),
-    forecast: weather.filter((w) => w.kind === "forecast"),
-    minutesByWeekday: Array.from({ length: 7 }, (_, d) => minutes.get(d) ?? USUAL_MINUTES),
+    timeZone: row.timeZone,
+    observed,
+    forecast: forecast.days,
+    hours: forecast.hours,
+    forecastError: measuredErrorOf(db, observed),
+    covers: db.select().from(coverNight).all().filter((c) => c.evening >= today), // prettier-ignore
+    ...handsRules(db),
     varieties: db.select().from(variety).all().map(varietyOf),
     schools: db.select().from(schoolChoice).all(),
     firstPicks: firstPicks(db),
-    trips: db.select().from(trip).all().map((t) => ({ name: t.name, from: t.fromDay, to: t.toDay })), // prettier-ignore
+  };
+}
+
+/** When hands are free, as the household has told it. */
+export function handsRules(db: Db): HandsRules {
+  const told = db.select().from(slotMinutes).all();
+  return {
+    minutesByWeekday: Array.from({ length: 7 }, (_, weekday) => {
+      const of = told.filter((m) => m.weekday === weekday);
+      if (of.length === 0) return USUAL;
+      const [morning, midday, evening] = SLOTS.map((slot) => of.find((m) => m.slot === slot)?.minutes ?? 0);
+      return { morning: morning!, midday: midday!, evening: evening! };
+    }),
+    exceptions: db.select().from(dayMinutes).all(),
+    busy: db.select().from(busyTime).all().map((b) => ({ name: b.name, from: b.fromAt, to: b.toAt })), // prettier-ignore
+    trips: db.select().from(trip).all().map((t) => ({ name: t.name, from: t.fromDay, to: t.toDay, leaveAt: t.leaveAt, backAt: t.backAt })), // prettier-ignore
+    helpers: db.select().from(helper).all(),
   };
 }
 

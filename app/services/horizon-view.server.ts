@@ -1,11 +1,11 @@
 import { longDay, sayNight, weekday, sayDay } from "~/core/calendar";
 import { gardenSentences, isCounted, sayCount, sayPieces, type PlantingOutlook } from "~/core/garden";
-import { HEAT_C, inTenths } from "~/core/hazards";
 import type { Stage } from "~/core/readiness";
 import { sayMass, type UnitSystem } from "~/core/units";
 import { trackIndex } from "~/core/weather";
 import type { Db } from "~/db/client.server";
 import type { GardenRow } from "~/db/schema.server";
+import { bandsOf } from "./bands.server";
 import { plannedGarden, type PlannedGarden } from "./outlook.server";
 import { pickReason } from "./pick-reason.server";
 import { openRound, plannedWalk } from "./round.server";
@@ -18,8 +18,6 @@ const STAGE_WORDS: Record<Stage, string> = {
   gone: "gone over",
 };
 const URGENT = new Set(["take today", "take early", "clear", "past", "unfit"]);
-/** Odds from which a hazard gets a band through the rows: our judgement. */
-const BAND_ODDS = 0.3;
 
 /** Most likely stage, in a word. */
 export function stageInWords(odds: Record<Stage, number>): string {
@@ -50,6 +48,8 @@ function inShort(p: PlantingOutlook, planned: PlannedGarden): string {
       return "looks disagree: open one";
     case "wait dry":
       return verdict.lookAgain ? `wait for dry, ${say(verdict.lookAgain)}` : "wait for dry days";
+    case "hold":
+      return verdict.lookAgain ? `treated: not before ${say(verdict.lookAgain)}` : "treated";
     case "seed":
       return "left for seed";
     case "stop":
@@ -122,65 +122,6 @@ function summaryOf(planned: PlannedGarden, units: UnitSystem): string[] {
 }
 
 const possessive = (word: string) => `${word}’s`;
-
-export interface Band {
-  kind: "frost" | "storm" | "heat" | "away";
-  /** In days from the first column's left edge. */
-  from: number;
-  to: number;
-  /** Name of a run of such days, and the stretch it speaks of. */
-  label: { words: string; from: number; to: number } | null;
-}
-
-/** Hazards and absences across all rows; a frost lies on the night between two days. */
-function bandsOf({ outlook }: PlannedGarden): Band[] {
-  const offset = trackIndex(outlook.track, outlook.today);
-  const frost = outlook.frost.map((night) => {
-    const inBeds = outlook.plantings.flatMap((p) =>
-      p.survival.threats.filter((t) => t.kind === "frost" && t.lastDayBefore === night.evening),
-    );
-    return Math.max(night.odds, ...inBeds.map((t) => t.odds));
-  });
-  const storm = outlook.storms.map((s) => Math.max(s.gustOdds, s.soakOdds));
-  const heat = outlook.days.map((_, n) =>
-    outlook.track.maxC[offset + n]! >= HEAT_C && outlook.track.source[offset + n] === "forecast" ? 1 : 0,
-  );
-  const away = outlook.away.map(Number);
-  return [
-    ...bandsWhere(
-      "frost",
-      frost.slice(0, -1),
-      [0.72, 1.28],
-      (odds) => `frost${odds.length > 1 ? `, ${odds.length} nights` : ""} ${inTenths(Math.max(...odds))}`,
-    ),
-    ...bandsWhere("storm", storm, [0.08, 0.92], (odds) => `storm ${inTenths(Math.max(...odds))}`),
-    ...bandsWhere("heat", heat, [0, 1], () => "heat"),
-    ...bandsWhere("away", away, [0, 1], () => "away"),
-  ];
-}
-
-/** A band a day where the odds are high; the first of a run of days carries the name for all of them. */
-function bandsWhere(
-  kind: Band["kind"],
-  odds: readonly number[],
-  [start, end]: [number, number],
-  name: (odds: number[]) => string,
-): Band[] {
-  return odds.flatMap((value, n): Band[] => {
-    if (value < BAND_ODDS) return [];
-    const runOn = n > 0 && odds[n - 1]! >= BAND_ODDS;
-    let last = n;
-    while (last + 1 < odds.length && odds[last + 1]! >= BAND_ODDS) last++;
-    return [
-      {
-        kind,
-        from: n + start,
-        to: n + end,
-        label: runOn ? null : { words: name(odds.slice(n, last + 1)), from: n + start, to: last + end },
-      },
-    ];
-  });
-}
 
 function bedsOf(planned: PlannedGarden, units: UnitSystem) {
   const { outlook, plan } = planned;

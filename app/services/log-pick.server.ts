@@ -1,10 +1,15 @@
 import { and, eq, isNull } from "drizzle-orm";
+import { sayDay } from "~/core/calendar";
 import type { Db } from "~/db/client.server";
 import { pick, pickCorrection, planting, round, type PickRow, type PlantingRow } from "~/db/schema.server";
 import { theGarden, todayOf } from "./clock.server";
 import { pickAmount } from "./pick-amount.server";
 import type { FieldErrors, PickForm } from "./pick-form";
 import { cropsOf } from "./household-crops.server";
+import { banOn } from "./treatments.server";
+
+/** Fates by which nothing of it is eaten. */
+const NOT_EATEN: readonly PickForm["fate"][] = ["compost", "discard"];
 
 export type LogOutcome =
   | { status: "logged" | "already logged"; pickId: string }
@@ -46,7 +51,15 @@ function dayError(db: Db, form: PickForm, target: PlantingRow): string | undefin
   const row = theGarden(db);
   if (row && form.pickedOn > todayOf(row)) return "That day is still to come.";
   if (form.pickedOn < target.startedOn) return `It was only ${target.startEvent} on ${target.startedOn}.`;
-  return undefined;
+  return banError(db, form, target, row ? todayOf(row) : form.pickedOn);
+}
+
+/** Treated and not over yet: only what goes to the compost or the bin may come off. */
+function banError(db: Db, form: PickForm, target: PlantingRow, today: string): string | undefined {
+  if (form.outcome !== "picked" || NOT_EATEN.includes(form.fate)) return undefined;
+  const ban = banOn(db, target.id, form.pickedOn);
+  if (!ban) return undefined;
+  return `Treated with ${ban.product} ${sayDay(ban.treatedOn, today)}: by its label not to be picked before ${sayDay(ban.until, today)}. To the compost or the bin is all right.`;
 }
 
 /** Corrects a line; what it said before is kept. */

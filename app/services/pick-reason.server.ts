@@ -7,6 +7,8 @@ import type { PlannedGarden } from "./outlook.server";
 /** Worth under which a move makes no odds (the worth of 20 g of courgette). */
 const NO_ODDS = 0.02;
 
+const THREATS = { wind: "A gale", soaking: "A soaking", heat: "Heat", hail: "Hail", chill: "Lasting chill sets in" };
+
 /** Why a pick stands on its day, in sentences: the hazard, the trip, what a day either way costs. */
 export function pickReason(
   planned: PlannedGarden,
@@ -21,8 +23,7 @@ export function pickReason(
   const sentences = [`About ${sayPieces(p.crop, pieces, units)} ${sayDay(day, today)}.`];
   const threat = p.survival.threats.find((t) => t.lastDayBefore === day);
   if (threat?.kind === "frost") sentences.push(`Frost ${sayNight(day, today)}, ${inTenths(threat.odds)} in this bed.`);
-  else if (threat)
-    sentences.push(`${threat.kind === "wind" ? "A gale" : "A soaking"} that day, ${inTenths(threat.odds)}.`);
+  else if (threat) sentences.push(`${THREATS[threat.kind]} that day, ${inTenths(threat.odds)}.`);
   if (outlook.away[dayIndex + 1]) sentences.push("You are away from the day after.");
   const move = (to: number, words: string) => {
     const cost = costs[to];

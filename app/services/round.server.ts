@@ -1,18 +1,16 @@
 import { and, asc, eq, isNull } from "drizzle-orm";
 import { BED_MINUTES, ROUND_MINUTES, type PlantingOutlook } from "~/core/garden";
-import { trackIndex } from "~/core/weather";
 import { walkOf, type Errand, type Walk } from "~/core/rounds";
 import type { Db } from "~/db/client.server";
 import { errand, pick, round, type GardenRow } from "~/db/schema.server";
 import { plannedGarden, type PlannedGarden } from "./outlook.server";
 
 const LOOK_MINUTES = 0.7;
-const WET_MM = 0.5;
 
 /** The walk that the plan makes of a day: its picks and, today, the looks that are due and still fit. */
 export function plannedWalk(planned: PlannedGarden, dayIndex: number): Walk {
   const { outlook, plan } = planned;
-  const wet = leavesWet(planned, dayIndex);
+  const wet = outlook.terms[dayIndex]?.wetAtStart ?? false;
   const walk = (errands: Errand[]) => walkOf(errands, wet, ROUND_MINUTES, BED_MINUTES);
   const picks = outlook.plantings.flatMap((p): Errand[] => {
     const days = plan.picks[p.planting.id] ?? [];
@@ -42,12 +40,6 @@ function looksDue(plantings: readonly PlantingOutlook[], picks: readonly Errand[
     )
     .sort((a, b) => over(b) - over(a))
     .map((p) => errandOf(p, "look", LOOK_MINUTES, 0));
-}
-
-/** Leaves count as wet after rain that day or the day before. */
-function leavesWet({ outlook }: PlannedGarden, dayIndex: number): boolean {
-  const at = trackIndex(outlook.track, outlook.today) + dayIndex;
-  return [at - 1, at].some((i) => (outlook.track.rainMm[i] ?? 0) >= WET_MM);
 }
 
 function errandOf(p: PlantingOutlook, doing: Errand["doing"], minutes: number, pieces: number): Errand {

@@ -14,7 +14,9 @@ import {
 } from "~/services/beds.server";
 import { fieldErrors } from "~/services/pick-form";
 import { GardenForm } from "~/services/set-up-garden.server";
-import { MinutesForm, TripForm, addTrip, importWeather } from "~/services/sky.server";
+import { WeekForm } from "~/services/free-minutes.server";
+import { importWeather } from "~/services/import-weather.server";
+import { TripForm, saveTrip } from "~/services/trips.server";
 import { takeLook } from "~/services/take-look.server";
 import { smallGarden } from "./garden-fixture";
 
@@ -114,7 +116,7 @@ test("a trip that ends before it starts, or lasts over a year, is refused; a goo
   expect(errors({ from: "2026-09-31" }).from).toMatch(/not a day/);
   expect(errors({ name: " " }).name).toMatch(/in a word/);
   const { db } = smallGarden();
-  addTrip(db, TripForm.parse({ name: "Coast", from: "2026-09-26", to: "2026-09-30" }));
+  saveTrip(db, TripForm.parse({ name: "Coast", from: "2026-09-26", to: "2026-09-30" }));
   expect(db.select().from(trip).all()).toHaveLength(1);
 });
 
@@ -124,8 +126,7 @@ test.each([
   ["x", /as a number/],
   ["2.5", /Whole minutes/],
 ])("%s minutes a day is refused", (minutes, words) => {
-  // prettier-ignore
-  const parsed = MinutesForm.safeParse({ minutes: [minutes, "10", "10", "10", "10", "10", "10"] });
+  const parsed = WeekForm.safeParse({ minutes: [minutes, ...new Array<string>(20).fill("10")] });
   expect(parsed.success ? "" : parsed.error.issues[0]!.message).toMatch(words);
 });
 

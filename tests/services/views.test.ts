@@ -3,7 +3,14 @@ import { eq } from "drizzle-orm";
 import { beforeEach, expect, test, vi } from "vitest";
 import type { Db } from "~/db/client.server";
 import { openGarden } from "~/db/client.server";
-import { garden as gardenTable, pick, weatherDay, weekdayMinutes, type GardenRow } from "~/db/schema.server";
+import {
+  forecastIssue,
+  garden as gardenTable,
+  pick,
+  slotMinutes,
+  weatherDay,
+  type GardenRow,
+} from "~/db/schema.server";
 import { bedsView } from "~/services/beds-view.server";
 import { checkView } from "~/services/check-view.server";
 import { stepDemoClock, theGarden } from "~/services/clock.server";
@@ -15,7 +22,9 @@ import { PickForm } from "~/services/pick-form";
 import { plannedGarden } from "~/services/outlook.server";
 import { roundView } from "~/services/round-view.server";
 import { startRound } from "~/services/round.server";
-import { saveWeather } from "~/services/save-weather.server";
+import { newestForecast } from "~/services/forecast-archive.server";
+import { refreshWeather } from "~/services/refresh-weather.server";
+import { saveForecast } from "~/services/save-weather.server";
 import { skyView } from "~/services/sky-view.server";
 import { takeLook } from "~/services/take-look.server";
 
@@ -69,7 +78,7 @@ test("US households read inches, pounds and °F", () => {
   ]);
   expect(view.size).toBe("6–9¾ in long, a hand to a forearm");
   expect(horizonView(db, garden).summary[1]).toMatch(/lb/);
-  expect(skyView(db, garden).units).toBe("us");
+  expect(skyView(db, garden, null).units).toBe("us");
 });
 
 test("reasons of a planned pick name the frost that follows it and what a day either way costs", () => {
@@ -80,7 +89,7 @@ test("reasons of a planned pick name the frost that follows it and what a day ei
   expect(reasons().some((r) => /Frost Wednesday night, \d in 10 in this bed\./.test(r))).toBe(true);
   // In a full week there is no room on other days; with time to spare the cost of moving is told.
   expect(reasons().some((r) => /A day later: no room that day\./.test(r))).toBe(true);
-  db.update(weekdayMinutes).set({ minutes: 300 }).run();
+  db.update(slotMinutes).set({ minutes: 100 }).run();
   expect(reasons().some((r) => /A day later: costs about .* worth\./.test(r))).toBe(true);
 });
 
@@ -90,8 +99,8 @@ test("bands: the frost lies on the night between two days, the trip over its day
   expect(frost[0]).toMatchObject({ from: 4.72, to: 5.28 });
   expect(frost.filter((b) => b.label)).toHaveLength(1);
   const away = bands.filter((b) => b.kind === "away");
-  expect([away[0]!.from, away.at(-1)!.to]).toEqual([7, 12]);
-  expect(away.filter((b) => b.label)).toHaveLength(1);
+  // Back at half past five on the last day.
+  expect(away).toMatchObject([{ from: 7, to: expect.closeTo(11 + 17.5 / 24, 6) as number, label: { words: "away" } }]);
 });
 
 test("the round: preview, then a list that stays put while picks come in", () => {
@@ -125,39 +134,43 @@ test("the round: preview, then a list that stays put while picks come in", () =>
 });
 
 test("the sky page tells frost by bed, worst in the low bed, and the trip", () => {
-  const view = skyView(db, garden);
-  const night = view.frostNights[0]!;
+  const view = skyView(db, garden, null);
+  const night = view.cards.find((c) => c.kind === "frost")!;
+  expect(night).toMatchObject({ lead: "Hard frost likely Wednesday night", from: "2026-09-23" });
+  expect(night.where).toMatch(/in the low bed, .* in the tunnel/);
   const odds = Object.fromEntries(night.beds.map((b) => [b.name, b.odds]));
   expect(odds["Low bed"]!).toBeGreaterThan(odds["Gate bed"]!);
   expect(odds["Gate bed"]!).toBeGreaterThan(odds["Sun wall"]!);
   expect(view.trips[0]).toMatchObject({ name: "Five days at the coast", from: "Sat 26 Sep", to: "Wed 30 Sep" });
-  expect(view.days.filter((d) => d.away)).toHaveLength(5);
-  expect(view.record.normalYears).toBe(4);
+  expect(view.days.filter((d) => d.away)).toHaveLength(4);
+  expect(view.days.find((d) => d.day === "2026-09-30")).toMatchObject({ away: false, minutes: 21 });
+  expect(view.record.normalYears).toBe(10);
 });
 
-test("stepping day by day through the frost: the bands draw nearer, then it is on record", () => {
+test("stepping day by day through the frost: the bands draw nearer, then it is on record", async () => {
   const positions: number[] = [];
+  const step = async () => {
+    stepDemoClock(db, 1);
+    await refreshWeather(db, theGarden(db)!);
+  };
   for (let n = 0; n < 5; n++) {
     positions.push(horizonView(db, theGarden(db)!).bands.find((b) => b.kind === "frost")?.from ?? -1);
-    stepDemoClock(db, 1);
+    await step();
   }
   expect(positions.map((p) => Math.floor(p))).toEqual([4, 3, 2, 1, 0]);
-  stepDemoClock(db, 1);
-  expect(db.select().from(weatherDay).where(eq(weatherDay.day, "2026-09-24")).all().find((w) => w.kind === "observed")?.minC).toBe(-1.6); // prettier-ignore
+  await step();
+  expect(db.select().from(weatherDay).where(eq(weatherDay.day, "2026-09-24")).get()?.minC).toBe(-1.6);
 });
 
-test("a new forecast keeps the days gone by of the old one, and replaces the rest whole", () => {
+test("a new forecast speaks for its own days; what it leaves out stays told by the one before, with its age", () => {
   const day = (d: string, minC: number) => ({ day: d, minC, maxC: 20, rainMm: null, windKmh: null });
-  const all = () => db.select().from(weatherDay).where(eq(weatherDay.kind, "forecast")).all().map((w) => [w.day, w.minC]); // prettier-ignore
-  db.delete(weatherDay).run();
-  saveWeather(db, {
-    observed: [],
-    forecast: [day("2026-09-19", 1), day("2026-09-20", 2), day("2026-09-21", 3)],
-    source: "a",
-    replaceForecast: true,
-  });
-  saveWeather(db, { observed: [], forecast: [day("2026-09-20", 9)], source: "b", replaceForecast: true });
-  expect(all()).toEqual([["2026-09-19", 1], ["2026-09-20", 9]]); // prettier-ignore
+  const issue = (source: string, issuedOn: string, days: ReturnType<typeof day>[]) =>
+    saveForecast(db, { source, issuedAt: `${issuedOn}T06:00:00.000Z`, issuedOn, days, hours: [] });
+  db.delete(forecastIssue).run();
+  issue("a", "2026-09-18", [day("2026-09-18", 1), day("2026-09-19", 2), day("2026-09-20", 3), day("2026-09-21", 4)]);
+  issue("a", "2026-09-19", [day("2026-09-19", 8), day("2026-09-20", 9)]);
+  const told = newestForecast(db, "2026-09-19").days.filter((d) => d.day >= "2026-09-19").sort((a, b) => a.day.localeCompare(b.day)); // prettier-ignore
+  expect(told.map((d) => [d.day, d.minC, d.issuedOn])).toEqual([["2026-09-19", 8, "2026-09-19"], ["2026-09-20", 9, "2026-09-19"], ["2026-09-21", 4, "2026-09-18"]]); // prettier-ignore
 });
 
 test("the ledger as CSV reads back with the same totals, and a note cannot become a formula", async () => {

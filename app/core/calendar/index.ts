@@ -1,3 +1,4 @@
 export { IsoDay, addDays, dayInZone, dayNumber, dayOfYear, daysBetween, isoDay, weekday } from "./day";
+export { ClockTime, LocalMoment, clockTime, hoursOfDay, instantOf, localMoment, minutesOf } from "./local-time";
 export { dayAndMonth, longDay, sayDay, sayNight, shortDay, weekdayName } from "./say-day";
-export { sunTimes } from "./sun-times";
+export { sunTimes, twilight } from "./sun-times";

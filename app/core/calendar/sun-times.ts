@@ -24,3 +24,15 @@ export function sunTimes(
   if (!sunrise || !sunset || Number.isNaN(+sunrise) || Number.isNaN(+sunset)) return { status: "no rise or set" };
   return { status: "ok", riseAt: sunrise, setAt: sunset };
 }
+
+/**
+ * Civil twilight: when there is light enough to work before sunrise and after sunset (sun 6° below the horizon).
+ *
+ * @returns instants, or undefined where the sun does not cross that height
+ */
+export function twilight(day: IsoDay, latitude: number, longitude: number): { dawnAt: Date; duskAt: Date } | undefined {
+  const solarNoon = new Date(Date.parse(`${day}T12:00:00Z`) - (longitude / 360) * 86_400_000);
+  const { dawn, dusk } = getTimes(solarNoon, latitude, longitude);
+  if (!dawn || !dusk || Number.isNaN(+dawn) || Number.isNaN(+dusk)) return undefined;
+  return { dawnAt: dawn, duskAt: dusk };
+}

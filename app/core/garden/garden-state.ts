@@ -1,8 +1,9 @@
 import { z } from "zod";
 import { IsoDay } from "../calendar";
 import { StartEvent, Variety } from "../crops";
-import { BedKind } from "../hazards";
-import { DailyWeather } from "../weather";
+import { HandsRules } from "../hands";
+import { BedKind, CoverNight, Treatment } from "../hazards";
+import { DailyWeather, ForecastError, HourTold } from "../weather";
 
 /** A cue read on a day. */
 export const LookTaken = z.object({
@@ -46,16 +47,12 @@ export const PlantingState = z.object({
   counts: z.array(CountSeen).default([]),
   forSeed: z.boolean().default(false),
   bedNeededOn: IsoDay.nullable().default(null),
+  treatments: z.array(Treatment).default([]),
 });
 export type PlantingState = z.infer<typeof PlantingState>;
 
 export const BedState = z.object({ id: z.string(), name: z.string(), kind: BedKind, position: z.number() });
 export type BedState = z.infer<typeof BedState>;
-
-export const Trip = z
-  .object({ name: z.string(), from: IsoDay, to: IsoDay })
-  .refine((t) => t.from <= t.to, { error: "The trip ends before it starts.", path: ["to"] });
-export type Trip = z.infer<typeof Trip>;
 
 /** First pick of a planting of this or an earlier season: what learning goes by. */
 export const FirstPickMade = z.object({
@@ -75,11 +72,17 @@ export const GardenState = z.object({
   longitude: z.number().min(-180).max(180),
   beds: z.array(BedState),
   plantings: z.array(PlantingState),
+  /** IANA name: tells the hours of a day. */
+  timeZone: z.string().default("UTC"),
   observed: z.array(DailyWeather),
-  forecast: z.array(DailyWeather),
-  /** Monday to Sunday. */
-  minutesByWeekday: z.array(z.number().min(0).max(1440)).length(7),
-  trips: z.array(Trip),
+  /** Coming days; one without the day of its issue counts as issued today. */
+  forecast: z.array(DailyWeather.safeExtend({ issuedOn: IsoDay.optional() })),
+  /** Hours that the service told, if any. */
+  hours: z.array(HourTold).default([]),
+  /** What forecasts have been measured to miss by. */
+  forecastError: ForecastError.nullable().default(null),
+  covers: z.array(CoverNight).default([]),
+  ...HandsRules.shape,
   varieties: z.array(Variety).default([]),
   /** The household's ways, by crop. */
   schools: z.array(z.object({ cropId: z.string(), schoolId: z.string(), optionId: z.string() })).default([]),

@@ -1,6 +1,6 @@
 export { isCounted, sayCount, sayPieces } from "./amounts";
 export { gardenSentences, type GardenSentence, type GardenSentences } from "./sentences";
-export { BedState, GardenState, LookTaken, PickMade, PlantingState, Trip } from "./garden-state";
+export { BedState, GardenState, LookTaken, PickMade, PlantingState } from "./garden-state";
 export {
   BED_MINUTES,
   HORIZON_DAYS,
@@ -9,3 +9,9 @@ export {
   type GardenOutlook,
   type PlantingOutlook,
 } from "./look-ahead";
+export { THUNDER_STOP, type DayTerms } from "./day-terms";
+export { type HazardAct } from "./hazard-acts";
+export { hazardCards, type HazardCard, type HazardKind, type Touched } from "./hazard-cards";
+export { listOf } from "./in-sentences";
+export { inBed } from "./say-beds";
+export { type BanReason } from "./pick-bans";

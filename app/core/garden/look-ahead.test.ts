@@ -20,6 +20,7 @@ function garden(change: Partial<GardenState> = {}): GardenState {
     counts: [],
     forSeed: false,
     bedNeededOn: null,
+    treatments: [],
   };
   return {
     today,
@@ -49,7 +50,14 @@ function garden(change: Partial<GardenState> = {}): GardenState {
       rainMm: 0,
       windKmh: 12,
     })),
-    minutesByWeekday: [20, 20, 40, 20, 20, 60, 60],
+    minutesByWeekday: [20, 20, 40, 20, 20, 60, 60].map((evening) => ({ morning: 0, midday: 0, evening })),
+    timeZone: "UTC",
+    hours: [],
+    forecastError: null,
+    covers: [],
+    exceptions: [],
+    busy: [],
+    helpers: [],
     trips: [],
     varieties: [],
     schools: [],
@@ -111,8 +119,8 @@ test("the sentences name the frost, where it is worst, and what the plan brings 
     losersOf(outlook.problem, made, { seed: 1, relaxIterations: 20, repairIterations: 30 }),
     "metric",
   );
-  expect(sentences.threatened[0]).toMatchObject({ lead: "Frost Wednesday night" });
-  expect(sentences.threatened[0]!.text).toMatch(/at the low bed.*French bean.* come in before it/);
+  expect(sentences.threatened[0]).toMatchObject({ lead: "Severe frost likely Wednesday night" });
+  expect(sentences.threatened[0]!.text).toMatch(/^Over 9 in 10 in the low bed.*brings it all in before it/);
 });
 
 test("unknown crops and beds are the caller's mistake", () => {

@@ -1,21 +1,38 @@
-import { addDays, daysBetween, weekday, type IsoDay } from "../calendar";
+import { addDays, daysBetween, type IsoDay } from "../calendar";
 import { ofVariety, type Catalogue, type Crop } from "../crops";
 import { leafOffer, onceOffer, repeatOffer, settingRate, type LeafOffer, type SettingRate } from "../cropping";
 import {
   BED_CLIMATES,
+  COVERS,
   nightOddsBelow,
+  pickBan,
   rainOutlook,
   stormOdds,
   survival,
+  type BedKind,
   type NightOdds,
+  type PickBan,
+  type RainOutlook,
   type StormDay,
   type Survival,
 } from "../hazards";
 import type { PlanProblem, PlantingTask } from "../planner";
 import { assess, development, judge, oddsOn, windowSchool, type Judgement } from "../readiness";
-import { normalsFromSeries, roughNormals, skyTrack, type SkyTrack } from "../weather";
+import {
+  UNMEASURED,
+  normalsFromSeries,
+  roughNormals,
+  skyTrack,
+  soilOutlook,
+  type SoilDay,
+  type ClimateNormals,
+  type SkyTrack,
+} from "../weather";
+import type { Trip } from "../hands";
+import { dayTerms, type DayTerms } from "./day-terms";
 import type { BedState, GardenState, PlantingState } from "./garden-state";
 import { learnerOf } from "./first-picks";
+import { bansOf, type BanReason } from "./pick-bans";
 
 export const HORIZON_DAYS = 14;
 
@@ -34,6 +51,12 @@ export interface PlantingOutlook {
   bed: BedState;
   judgement: Judgement;
   survival: Survival;
+  /** The same if nothing were covered: what covering saves. */
+  bare: Survival;
+  /** Set while a treatment keeps it from being picked. */
+  ban: PickBan | undefined;
+  /** What keeps the hands off it on each day. */
+  bans: (BanReason | null)[];
   /** Worth of a pick on each day of the horizon as a share of the best, 0 to 1. */
   ridge: number[];
   /** The same in kilograms of courgette. */
@@ -54,12 +77,19 @@ export interface GardenOutlook {
   days: IsoDay[];
   track: SkyTrack;
   /** Years behind the normals; 0 = rough guess from the latitude. */
+  normals: ClimateNormals;
   normalYears: number;
+  /** Free hands, hours and stops of each day. */
+  terms: DayTerms[];
   minutesFree: number[];
   away: boolean[];
   /** Frost odds in the open, a night each from tonight. */
   frost: NightOdds[];
   storms: StormDay[];
+  rain: RainOutlook;
+  trips: Trip[];
+  /** What a bed's cover holds back on an evening, °C. */
+  coverGainC: (bedId: string) => (evening: IsoDay) => number;
   plantings: PlantingOutlook[];
   problem: PlanProblem;
 }
@@ -76,10 +106,30 @@ export function lookAhead(garden: GardenState, catalogue: Catalogue, horizonDays
   const days = Array.from({ length: horizonDays }, (_, n) => addDays(today, n));
   const normals = normalsFromSeries(garden.observed) ?? roughNormals(garden.latitude);
   const earliest = garden.plantings.reduce((day, p) => (p.startedOn < day ? p.startedOn : day), addDays(today, -30));
-  const track = skyTrack(garden.observed, garden.forecast, normals, earliest, today, addDays(today, horizonDays + 75));
-  const away = days.map((day) => garden.trips.some((t) => t.from <= day && day <= t.to));
-  const minutesFree = days.map((day, n) => (away[n] ? 0 : garden.minutesByWeekday[weekday(day)]!));
-  const handsFree = minutesFree.map((m) => m > ROUND_MINUTES + BED_MINUTES);
+  const track = skyTrack(
+    garden.observed,
+    garden.forecast,
+    normals,
+    earliest,
+    today,
+    addDays(today, horizonDays + 75),
+    garden.forecastError ?? UNMEASURED,
+  );
+  const terms = dayTerms(garden, track, days);
+  const away = terms.map((t) => t.hands.away);
+  const minutesFree = terms.map((t) => t.minutes);
+  const coverGainC = (bedId: string) => (evening: IsoDay) =>
+    Math.max(
+      0,
+      ...garden.covers.filter((c) => c.bedId === bedId && c.evening === evening).map((c) => COVERS[c.cover].gainC),
+    );
+  const soils = new Map<BedKind, SoilDay[]>();
+  const soilOf = (kind: BedKind) => {
+    const { nightC, dayC } = BED_CLIMATES[kind];
+    const soil = soils.get(kind) ?? soilOutlook(track, horizonDays, (nightC + dayC) / 2);
+    soils.set(kind, soil);
+    return soil;
+  };
   const rain = rainOutlook(track, horizonDays);
   const learner = learnerOf(garden, catalogue, normals);
   const plantings = garden.plantings.map((planting): PlantingOutlook => {
@@ -101,13 +151,16 @@ export function lookAhead(garden: GardenState, catalogue: Catalogue, horizonDays
       learnt: learner(crop.id, planting.variety),
     });
     const assessment = assess(crop, dev, planting.looks, today);
-    const risk = survival(
-      crop,
-      track,
-      bed.kind,
-      horizonDays,
-      (n) => 1 - oddsOn(assessment.stages, addDays(today, n))["not yet"],
-    );
+    const nearlyOn = (n: number) => 1 - oddsOn(assessment.stages, addDays(today, n))["not yet"];
+    const soil = soilOf(bed.kind);
+    const bare = survival(crop, track, bed.kind, horizonDays, { nearlyOn, soil });
+    const covered = garden.covers.some((c) => c.bedId === bed.id);
+    const risk = covered
+      ? survival(crop, track, bed.kind, horizonDays, { nearlyOn, soil, coverGainC: coverGainC(bed.id) })
+      : bare;
+    const ban = pickBan(planting.treatments, today);
+    const bans = bansOf(crop, planting, terms, soil, risk);
+    const handsFree = minutesFree.map((m, n) => m > ROUND_MINUTES + BED_MINUTES && bans[n] === null);
     const judgement = judge({
       crop,
       dev,
@@ -121,9 +174,10 @@ export function lookAhead(garden: GardenState, catalogue: Catalogue, horizonDays
       forSeed: planting.forSeed,
       bedNeededOn: planting.bedNeededOn,
       firstPickOn: picked[0] ?? null,
+      ban,
     });
     const leaves = leafOffer(crop, planting, today);
-    const base = { planting, crop, bed, judgement, survival: risk, leaves };
+    const base = { planting, crop, bed, judgement, survival: risk, bare, ban, bans, leaves };
     // Kept for seed, stopped for the year or unfit: nothing that the plan should come for.
     const wanted = ["seed", "stop", "unfit"].includes(judgement.verdict.kind) ? 0 : 1;
     const minutes = (pieces: number) => ERRAND_MINUTES + pieces / crop.piecesPerMinute.value;
@@ -145,7 +199,7 @@ export function lookAhead(garden: GardenState, catalogue: Catalogue, horizonDays
           bedId: bed.id,
           repeat: false,
           worth: [offer.worth.map((w, t) => net(w, offer.pieces[t]!))],
-          minutes: [offer.pieces.map(minutes)],
+          minutes: [offer.pieces.map((n, t) => (bans[t] === null ? minutes(n) : null))],
           endWorth: [wanted * offer.leftWorth],
         },
       };
@@ -174,7 +228,7 @@ export function lookAhead(garden: GardenState, catalogue: Catalogue, horizonDays
         repeat: true,
         worth: offer.worth.map((r, row) => r.map((w, t) => net(w, offer.pieces[row]![t]!))),
         minutes: offer.pieces.map((r, row) =>
-          r.map((n, t) => (row > 0 && t - (row - 1) < soonest ? null : minutes(n))),
+          r.map((n, t) => ((row > 0 && t - (row - 1) < soonest) || bans[t] !== null ? null : minutes(n))),
         ),
         endWorth: offer.endWorth.map((w, row) => net(w, offer.endPieces[row]!)),
       },
@@ -184,11 +238,16 @@ export function lookAhead(garden: GardenState, catalogue: Catalogue, horizonDays
     today,
     days,
     track,
+    normals,
     normalYears: normals.years,
+    terms,
     minutesFree,
     away,
     frost: nightOddsBelow(track, "open", 0, horizonDays),
     storms: stormOdds(track, horizonDays),
+    rain,
+    trips: garden.trips,
+    coverGainC,
     plantings,
     problem: {
       days,

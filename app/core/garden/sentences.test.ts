@@ -18,6 +18,7 @@ function garden(storm: { windKmh: number; rainMm: number }): GardenState {
     counts: [],
     forSeed: false,
     bedNeededOn: null,
+    treatments: [],
     bedId: "b",
   };
   const look = (cueId: string, readingId: string) => [{ cueId, readingId, takenOn: today }];
@@ -63,7 +64,14 @@ function garden(storm: { windKmh: number; rainMm: number }): GardenState {
       windKmh: 15,
       ...(n === 4 ? storm : {}),
     })),
-    minutesByWeekday: [30, 30, 30, 30, 30, 30, 30],
+    minutesByWeekday: [30, 30, 30, 30, 30, 30, 30].map((evening) => ({ morning: 0, midday: 0, evening })),
+    timeZone: "UTC",
+    hours: [],
+    forecastError: null,
+    covers: [],
+    exceptions: [],
+    busy: [],
+    helpers: [],
     trips: [],
     varieties: [],
     schools: [],
@@ -91,12 +99,12 @@ test("what is ready stands under at its best, what is over or unseen and due und
 test("a gale is told with its odds, what it would cost and what comes in before", () => {
   const { threatened } = sentencesOf(garden({ windKmh: 95, rainMm: 0 }));
   expect(threatened).toHaveLength(1);
-  expect(threatened[0]!.lead).toBe("Storm Monday");
-  expect(threatened[0]!.text).toMatch(/gusts of 95 km\/h \(over 9 in 10\)\. It would cost peach; one of one come/);
+  expect(threatened[0]!.lead).toBe("Storm likely Monday");
+  expect(threatened[0]!.text).toMatch(/^Gusts about 95 km\/h \(over 9 in 10 to pass 60 km\/h\)\. Unpicked it would take about .* peach\. The plan brings it all in/);
 });
 
 test("a soaking is told apart from a gale; fair weather threatens nothing", () => {
-  expect(sentencesOf(garden({ windKmh: 15, rainMm: 40 })).threatened[0]!.text).toMatch(/^40 mm of rain \(/);
+  expect(sentencesOf(garden({ windKmh: 15, rainMm: 40 })).threatened[0]!.text).toMatch(/^Rain about 40 mm \(/);
   expect(sentencesOf(garden({ windKmh: 15, rainMm: 0 })).threatened).toEqual([]);
 });
 

@@ -1,8 +1,9 @@
-import { addDays, sayDay, sayNight } from "../calendar";
-import { inTenths } from "../hazards";
+import { addDays, sayDay } from "../calendar";
 import type { Loser, Picks } from "../planner";
 import { sayMass, type UnitSystem } from "../units";
 import { sayCount } from "./amounts";
+import { hazardCards, type HazardKind } from "./hazard-cards";
+import { capital } from "./in-sentences";
 import type { GardenOutlook, PlantingOutlook } from "./look-ahead";
 
 /** One plain sentence of the start page; `urgent` ones are set in the accent. */
@@ -20,7 +21,9 @@ export interface GardenSentences {
   unfit: GardenSentence[];
 }
 
-const MOST_EACH = 5;
+const MOST_EACH = 4;
+/** Kinds that take something; the others ask for patience only. */
+const THREATENING: readonly HazardKind[] = ["frost", "chill", "frozen ground", "storm", "heat"];
 
 /** "Courgette, striped" in its bed. */
 function nameOf({ crop, planting, bed }: PlantingOutlook): string {
@@ -60,7 +63,15 @@ export function gardenSentences(
   return {
     best: best.slice(0, MOST_EACH),
     turning: turning.slice(0, MOST_EACH),
-    threatened: [...frostSentences(outlook, picks), ...stormSentences(outlook, picks)].slice(0, MOST_EACH),
+    threatened: hazardCards(outlook, picks, units)
+      .filter((card) => THREATENING.includes(card.kind) && card.odds >= 0.3)
+      .slice(0, MOST_EACH)
+      .map((card) => ({
+        plantingId: null,
+        lead: card.lead,
+        text: [`${capital(card.where)}.`, ...card.stake.slice(-2)].join(" "),
+        urgent: false,
+      })),
     unfit: losers.slice(0, 3).flatMap((loser) => {
       const p = plantings.find((x) => x.planting.id === loser.id);
       if (!p) return [];
@@ -71,68 +82,4 @@ export function gardenSentences(
       return [about(p, `About ${lost} worth is lost for want of time.${saver}`)];
     }),
   };
-}
-
-function frostSentences(outlook: GardenOutlook, picks: Picks): GardenSentence[] {
-  const { today, plantings } = outlook;
-  const nights = [
-    ...new Set(
-      plantings.flatMap((p) => p.survival.threats.filter((t) => t.kind === "frost").map((t) => t.lastDayBefore)),
-    ),
-  ].sort();
-  return nights.slice(0, 2).map((evening) => {
-    const hit = plantings.flatMap((p) => {
-      const threat = p.survival.threats.find((t) => t.kind === "frost" && t.lastDayBefore === evening);
-      return threat ? [{ p, threat }] : [];
-    });
-    const byBed = new Map<string, number>();
-    for (const { p, threat } of hit) byBed.set(p.bed.name, Math.max(byBed.get(p.bed.name) ?? 0, threat.odds));
-    const beds = [...byBed].sort((a, b) => b[1] - a[1]);
-    const worst = beds[0];
-    const mildest = beds.length > 1 ? beds.at(-1) : undefined;
-    const places = [worst, mildest].flatMap((b) => (b ? [`${inTenths(b[1])} at the ${lower(b[0])}`] : [])).join(", ");
-    const until = outlook.days.indexOf(evening);
-    const saved = hit.filter(({ p }) => (picks[p.planting.id] ?? []).some((t) => t <= until));
-    const crops = [...new Set(saved.map(({ p }) => lower(p.crop.name.split(",")[0] ?? "")))];
-    const come =
-      crops.length > 0 ? ` ${capital(listOf(crops))} come in before it.` : " Nothing planned comes in before it.";
-    return { plantingId: null, lead: `Frost ${sayNight(evening, today)}`, text: `${places}.${come}`, urgent: false };
-  });
-}
-
-function stormSentences(outlook: GardenOutlook, picks: Picks): GardenSentence[] {
-  const { today, plantings } = outlook;
-  return outlook.storms
-    .filter((s) => s.gustOdds >= 0.4 || s.soakOdds >= 0.4)
-    .slice(0, 2)
-    .map((storm) => {
-      const index = outlook.days.indexOf(storm.day);
-      const exposed = plantings.filter((p) =>
-        p.survival.threats.some((t) => t.kind !== "frost" && t.lastDayBefore === storm.day),
-      );
-      const before = exposed.filter((p) => (picks[p.planting.id] ?? []).some((t) => t <= index));
-      const crops = [...new Set(exposed.map((p) => lower(p.crop.name.split(",")[0] ?? "")))];
-      const parts = [
-        storm.gustOdds >= 0.4 ? `gusts of ${Math.round(storm.windKmh ?? 0)} km/h (${inTenths(storm.gustOdds)})` : "",
-        storm.soakOdds >= 0.4 ? `${Math.round(storm.rainMm ?? 0)} mm of rain (${inTenths(storm.soakOdds)})` : "",
-      ].filter(Boolean);
-      const hit = crops.length
-        ? ` It would cost ${listOf(crops)}; ${sayCount(before.length)} of ${sayCount(exposed.length)} come in before.`
-        : "";
-      return {
-        plantingId: null,
-        lead: `Storm ${sayDay(storm.day, today)}`,
-        text: `${parts.join(", ")}.${hit}`,
-        urgent: false,
-      };
-    });
-}
-
-/** A name within a sentence; words that are always capital stay so. */
-const lower = (text: string) => (/^(French|Swiss)/.test(text) ? text : text.charAt(0).toLowerCase() + text.slice(1));
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
-
-function listOf(words: readonly string[]): string {
-  if (words.length <= 1) return words[0] ?? "";
-  return `${words.slice(0, -1).join(", ")} and ${words.at(-1)}`;
 }

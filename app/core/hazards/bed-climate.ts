@@ -26,18 +26,14 @@ export const BED_CLIMATES: Record<BedKind, BedClimate> = {
   tree: { nightC: 0.5, dayC: 0, radiationC: -0.6, label: "Tree" },
 };
 
-/** Wind below which a night counts as calm, km/h (the day's strongest); our judgement. */
-const CALM_KMH = 15;
-
 /**
  * The low of a night at a bed.
  *
  * @param stationMinC - forecast or observed low at the station, °C
- * @param rainMm - of the day the night ends in; null = unknown, taken as not dry
- * @param windKmh - strongest of that day; null = unknown, taken as not calm
+ * @param openSky - how openly the night loses heat, 0 (cloud, wind, rain) to 1 (clear, calm, dry)
+ * @param coverGainC - of a cover laid for the night, °C
  */
-export function bedMinimum(kind: BedKind, stationMinC: number, rainMm: number | null, windKmh: number | null): number {
+export function bedMinimum(kind: BedKind, stationMinC: number, openSky: number, coverGainC = 0): number {
   const climate = BED_CLIMATES[kind];
-  const clearAndCalm = rainMm !== null && rainMm < 0.5 && windKmh !== null && windKmh < CALM_KMH;
-  return stationMinC + climate.nightC + (clearAndCalm ? climate.radiationC : 0);
+  return stationMinC + climate.nightC + openSky * climate.radiationC + coverGainC;
 }

@@ -1,6 +1,9 @@
 export { BED_CLIMATES, BED_KINDS, BedKind, bedMinimum } from "./bed-climate";
+export { COVERS, COVER_KINDS, CoverKind, CoverNight } from "./cover";
 export { FREEZE_CLASSES, nightOddsBelow, type NightOdds } from "./frost";
+export { frozenOdds, isDug, liesInTheGround, soilOddsBelow } from "./ground";
 export { inTenths } from "./in-tenths";
 export { GUST_KMH, HEAT_C, SOAK_MM, stormOdds, type StormDay } from "./storm";
 export { survival, type Survival, type Threat } from "./survival";
+export { Treatment, pickBan, type PickBan } from "./treatment";
 export { rainOutlook, type RainOutlook } from "./rain-outlook";

@@ -12,27 +12,34 @@ export interface StormDay {
   day: IsoDay;
   gustOdds: number;
   soakOdds: number;
+  /** As the service tells it; 0 when it does not. */
+  hailOdds: number;
+  thunderOdds: number;
   windKmh: number | null;
   rainMm: number | null;
 }
 
 /**
- * Odds of gusts of 60 km/h and of a soaking of 15 mm on each coming day; 0 where nothing is forecast.
- * Spread of the forecast: wind 8 km/h + 1.5 a day of lead, rain 3 mm + 30 % + 1 a day; our judgement.
+ * Odds of gusts of 60 km/h, of a soaking of 15 mm, of hail and thunder on each coming day; 0 where nothing is
+ * forecast. Gusts and rain by what forecasts of that lead miss by.
  *
  * @param days - counted from today
  */
 export function stormOdds(track: SkyTrack, days: number): StormDay[] {
   const today = trackIndex(track, track.today);
   return Array.from({ length: days }, (_, n) => {
-    const windKmh = track.windKmh[today + n] ?? null;
-    const rainMm = track.rainMm[today + n] ?? null;
+    const at = today + n;
+    const windKmh = track.windKmh[at] ?? null;
+    const rainMm = track.rainMm[at] ?? null;
+    const root = rainMm === null ? 0 : Math.sqrt(rainMm) + track.biasRainRoot[at]!;
     return {
       day: addDays(track.today, n),
       windKmh,
       rainMm,
-      gustOdds: windKmh === null ? 0 : normalCdf((windKmh - GUST_KMH) / (8 + 1.5 * n)),
-      soakOdds: rainMm === null ? 0 : normalCdf((rainMm - SOAK_MM) / (3 + 0.3 * rainMm + n)),
+      gustOdds: windKmh === null ? 0 : normalCdf((windKmh - GUST_KMH) / Math.max(0.5, track.missWindKmh[at]!)),
+      soakOdds: rainMm === null ? 0 : normalCdf((root - Math.sqrt(SOAK_MM)) / Math.max(0.05, track.missRainRoot[at]!)),
+      hailOdds: track.hailOdds[at] ?? 0,
+      thunderOdds: track.thunderOdds[at] ?? 0,
     };
   });
 }

@@ -1,14 +1,17 @@
 import type { IsoDay } from "../calendar";
 import type { Crop } from "../crops";
 import { normalCdf } from "../statistics";
-import { forecastSpreadC, trackIndex, type SkyTrack } from "../weather";
-import type { BedKind } from "./bed-climate";
+import { trackIndex, type SkyTrack, type SoilDay } from "../weather";
+import { BED_CLIMATES, type BedKind } from "./bed-climate";
 import { nightOddsBelow } from "./frost";
+import { liesInTheGround, soilOddsBelow } from "./ground";
 import { stormOdds } from "./storm";
+
+export const THREAT_KINDS = ["frost", "chill", "wind", "soaking", "hail", "heat"] as const;
 
 /** Something coming that would take a good part of a planting's crop. */
 export interface Threat {
-  kind: "frost" | "wind" | "soaking" | "heat";
+  kind: (typeof THREAT_KINDS)[number];
   /** Last day on which a pick is still ahead of it. */
   lastDayBefore: IsoDay;
   odds: number;
@@ -22,40 +25,77 @@ export interface Survival {
   threats: Threat[];
 }
 
-/** Spread of a forecast high against the limit is that of the forecast; a normal day is no call. */
-function heatOdds(crop: Crop, track: SkyTrack, days: number): number[] {
-  const today = trackIndex(track, track.today);
-  return Array.from({ length: days }, (_, n) => {
-    const at = today + n;
-    if (!crop.heat || track.source[at] === "normal") return 0;
-    return normalCdf((track.maxC[at]! - crop.heat.aboveC) / Math.max(0.5, forecastSpreadC(track.source[at]!, n)));
-  });
+/** What the bed and the crop bring to their survival. */
+export interface SurvivalTerms {
+  /** P(nearly ready or beyond) on day n: heat opens the heads that have formed. */
+  nearlyOn?: (n: number) => number;
+  /** What a cover holds back on an evening, °C. */
+  coverGainC?: (evening: IsoDay) => number;
+  /** Soil of the bed a hand deep, by day; needed for roots that chill. */
+  soil?: readonly SoilDay[];
 }
 
 /** A threat is told from this expected loss on: our judgement. */
 const WORTH_TELLING = 0.12;
+/** Share lost on each further day of lasting chill: our judgement. */
+const CHILL_LOSS = 0.06;
+/** Share of the pickable crop that a hailstorm spoils: our judgement. */
+const HAIL_LOSS: Partial<Record<Crop["group"], number>> = {
+  leaf: 0.35,
+  herb: 0.25,
+  flower: 0.35,
+  berry: 0.35,
+  "tree fruit": 0.3,
+  fruit: 0.2,
+  pod: 0.15,
+  head: 0.1,
+};
+
+/** Days that the forecast or the station speaks of: a normal day is no call. */
+function called(track: SkyTrack, at: number): boolean {
+  return track.source[at] !== "normal";
+}
+
+function heatOdds(crop: Crop, track: SkyTrack, at: number): number {
+  if (!crop.heat || !called(track, at)) return 0;
+  return normalCdf((track.maxC[at]! - crop.heat.aboveC) / Math.max(0.5, track.missMaxC[at]!));
+}
+
+/** Odds of lasting cold above freezing: two days running, or soil that has cooled through. */
+function chillOdds(crop: Crop, track: SkyTrack, kind: BedKind, at: number, soil: SoilDay | undefined): number {
+  const { chillC } = crop.cold;
+  if (chillC === undefined || !called(track, at)) return 0;
+  if (liesInTheGround(crop)) return soil ? soilOddsBelow(soil, chillC) : 0;
+  const climate = BED_CLIMATES[kind];
+  const on = (i: number) => {
+    if (i < 0) return 0;
+    const mean = (track.minC[i]! + track.maxC[i]! + climate.nightC + climate.dayC) / 2;
+    return normalCdf((chillC - mean) / Math.max(0.5, track.missMeanC[i]!));
+  };
+  return Math.min(on(at), on(at - 1));
+}
 
 /**
- * What cold nights, gusts, soakings and heat leave of a crop, day by day.
+ * What cold nights, lasting chill, gusts, soakings, hail and heat leave of a crop, day by day.
  *
  * @param days - horizon counted from today
- * @param nearlyOn - P(nearly ready or beyond) on day n: heat opens the heads that have formed
  */
 export function survival(
   crop: Crop,
   track: SkyTrack,
   kind: BedKind,
   days: number,
-  nearlyOn: (n: number) => number = () => 1,
+  { nearlyOn = () => 1, coverGainC = () => 0, soil = [] }: SurvivalTerms = {},
 ): Survival {
   const sound = new Float64Array(days).fill(1);
   const threats: Threat[] = [];
+  const today = trackIndex(track, track.today);
   const { damageC, killC, lostAtDamage } = crop.cold;
-  const damage = damageC === null ? null : nightOddsBelow(track, kind, damageC, days - 1);
-  const kill = killC === null ? null : nightOddsBelow(track, kind, killC, days - 1);
+  const damage = damageC === null ? null : nightOddsBelow(track, kind, damageC, days - 1, coverGainC);
+  const kill = killC === null ? null : nightOddsBelow(track, kind, killC, days - 1, coverGainC);
   const storms = stormOdds(track, days);
-  const hot = heatOdds(crop, track, days);
   const sheltered = kind === "tunnel" || kind === "frame";
+  let chillKept = 1;
   for (let i = 1; i < days; i++) {
     const evening = storms[i - 1]!.day;
     const killed = kill?.[i - 1]?.odds ?? 0;
@@ -64,15 +104,24 @@ export function survival(
     // A storm on day i − 1 spoils what is still out on day i: the pick of that morning is ahead of it.
     const gustLoss = sheltered ? 0 : storms[i - 1]!.gustOdds * crop.storm.gustLoss;
     const soakLoss = sheltered ? 0 : storms[i - 1]!.soakOdds * crop.storm.soakLoss;
-    const heatLoss = hot[i - 1]! * (crop.heat?.lossPerDay ?? 0) * nearlyOn(i - 1);
-    sound[i] = sound[i - 1]! * (1 - frostLoss) * (1 - gustLoss) * (1 - soakLoss) * (1 - heatLoss);
+    const hailLoss = sheltered ? 0 : storms[i - 1]!.hailOdds * (HAIL_LOSS[crop.group] ?? 0);
+    const hot = heatOdds(crop, track, today + i - 1);
+    const heatLoss = hot * (crop.heat?.lossPerDay ?? 0) * nearlyOn(i - 1);
+    const cold = chillOdds(crop, track, kind, today + i - 1, soil[i - 1]);
+    const chillLoss = cold * CHILL_LOSS;
+    sound[i] = sound[i - 1]! * (1 - frostLoss) * (1 - gustLoss) * (1 - soakLoss) * (1 - hailLoss) * (1 - heatLoss) * (1 - chillLoss); // prettier-ignore
     const told = (threatKind: Threat["kind"], odds: number, loss: number) => {
       if (loss >= WORTH_TELLING) threats.push({ kind: threatKind, lastDayBefore: evening, odds, loss });
     };
     told("frost", killed + touched, frostLoss);
     told("wind", storms[i - 1]!.gustOdds, gustLoss);
     told("soaking", storms[i - 1]!.soakOdds, soakLoss);
-    told("heat", hot[i - 1]!, heatLoss);
+    told("hail", storms[i - 1]!.hailOdds, hailLoss);
+    told("heat", hot, heatLoss);
+    // Chill takes little a day: it is told once, when its days together have taken a good part.
+    const before = chillKept;
+    chillKept *= 1 - chillLoss;
+    if (1 - before < WORTH_TELLING) told("chill", cold, 1 - chillKept);
   }
   return { sound, threats };
 }

@@ -1,6 +1,6 @@
 import { addDays, daysBetween, sayDay, type IsoDay } from "../calendar";
 import type { Crop } from "../crops";
-import type { RainOutlook, Survival } from "../hazards";
+import type { PickBan, RainOutlook, Survival } from "../hazards";
 import { thermalSumOn } from "../weather";
 import { conflictAmong, type Conflict } from "./conflict";
 import { windowSchool, type Development } from "./development";
@@ -90,6 +90,8 @@ export interface JudgeInput {
   forSeed?: boolean;
   bedNeededOn?: IsoDay | null;
   firstPickOn?: IsoDay | null;
+  /** A treatment that keeps it from being picked. */
+  ban?: PickBan | undefined;
 }
 
 /** Judges one planting: stage, verdict, window and why. */
@@ -122,6 +124,7 @@ export function judge(input: JudgeInput): Judgement {
     forSeed: input.forSeed ?? false,
     bedNeededOn: input.bedNeededOn ?? null,
     firstPickOn: input.firstPickOn ?? null,
+    ban: input.ban,
   });
   return {
     verdict,

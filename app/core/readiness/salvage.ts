@@ -17,7 +17,7 @@ export function sayThreat(threat: Threat, today: IsoDay): string {
   const odds = inTenths(threat.odds);
   if (threat.kind === "frost") return `before ${possessive(sayNight(threat.lastDayBefore, today))} frost (${odds})`;
   const when = possessive(sayDay(threat.lastDayBefore, today));
-  const what = { wind: "gale", soaking: "soaking", heat: "heat" }[threat.kind];
+  const what = { wind: "gale", soaking: "soaking", heat: "heat", hail: "hail", chill: "lasting chill" }[threat.kind];
   return `before ${when} ${what} (${odds})`;
 }
 

@@ -1,7 +1,7 @@
 import type { IsoDay } from "../calendar";
 import { addDays } from "../calendar";
 import type { Crop } from "../crops";
-import type { RainOutlook, Survival } from "../hazards";
+import type { PickBan, RainOutlook, Survival } from "../hazards";
 import type { Flag } from "./flags";
 import type { Conflict } from "./conflict";
 import type { Stage, Window } from "./stages";
@@ -36,6 +36,8 @@ export interface VerdictContext {
   bedNeededOn: IsoDay | null;
   /** First pick of this season, for crops whose picking has to stop. */
   firstPickOn: IsoDay | null;
+  /** A treatment whose interval is not over. */
+  ban: PickBan | undefined;
 }
 
 /** What to do, in the app's own words. */
@@ -52,6 +54,7 @@ export interface Verdict {
     | "clear"
     | "past"
     | "unfit"
+    | "hold"
     | "seed"
     | "stop";
   sentence: string;

@@ -1,4 +1,5 @@
 import { addDays, daysBetween, sayDay, type IsoDay } from "../calendar";
+import type { PickBan } from "../hazards";
 import type { Flag } from "./flags";
 import { salvageOf, sayThreat } from "./salvage";
 import { shareInWords } from "./share-in-words";
@@ -9,7 +10,7 @@ import { CALL, nextFreeDay, type Verdict, type VerdictContext } from "./verdict-
 const CALL_OVER = 0.6;
 
 /**
- * From odds to an answer. The order of force is the field handbook's: unfit, now, past, ready, salvage
+ * From odds to an answer. The order of force is the field handbook's: unfit, a treatment's interval, now, past, ready, salvage
  * before a hazard or a trip, nearly, leave. Two decisive looks that disagree are settled by a sample, not
  * by averaging.
  */
@@ -21,6 +22,7 @@ export function verdictOf(context: VerdictContext): Verdict {
 
   if (flag?.means === "unfit")
     return answer("unfit", `Do not eat it: ${flag.look.reading.advice ?? "take it off and bin it"}.`, 1);
+  if (context.ban) return holdVerdict(context.ban, today);
   if (context.forSeed)
     return answer(
       "seed",
@@ -86,6 +88,17 @@ const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
 function flagActs(flag: Flag, odds: Record<Stage, number>): boolean {
   const ofItself = ["damage", "flower", "animal", "time", "foliage"].includes(flag.look.cue.kind);
   return ofItself || 1 - odds["not yet"] >= 0.3;
+}
+
+/** Treated: not to be picked until the interval of the label is over, whatever else is true of it. */
+function holdVerdict({ until, product, treatedOn, intervalDays }: PickBan, today: IsoDay): Verdict {
+  const days = `${intervalDays} ${intervalDays === 1 ? "day" : "days"}`;
+  return answer(
+    "hold",
+    `Do not pick before ${sayDay(until, today)}: treated with ${product} ${sayDay(treatedOn, today)}, ${days} by its label.`,
+    1,
+    { lookAgain: until },
+  );
 }
 
 /** Picking that has to end for the plant's sake. */

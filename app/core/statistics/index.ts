@@ -1,2 +1,3 @@
 export { normalCdf } from "./normal";
 export { normalDraw, seeded } from "./seeded";
+export { quantile } from "./quantile";

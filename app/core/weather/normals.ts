@@ -8,6 +8,8 @@ export interface ClimateNormals {
   maxC: Float64Array;
   /** How far a day's mean strays from the normal, one standard deviation, °C. */
   spreadC: Float64Array;
+  /** The same of the low alone. */
+  lowSpreadC: Float64Array;
   /** 0 when they are a rough guess from the latitude. */
   years: number;
 }
@@ -46,11 +48,19 @@ export function normalsFromSeries(series: readonly DailyWeather[]): ClimateNorma
   const maxC = smooth(sumMax);
   if (minC.subarray(1).some(Number.isNaN)) return undefined;
   const strayed = new Float64Array(367);
+  const lowStrayed = new Float64Array(367);
   for (const d of series) {
     const doy = dayOfYear(d.day);
     strayed[doy]! += ((d.minC + d.maxC - minC[doy]! - maxC[doy]!) / 2) ** 2;
+    lowStrayed[doy]! += (d.minC - minC[doy]!) ** 2;
   }
-  return { minC, maxC, spreadC: smooth(strayed).map(Math.sqrt), years: new Set(series.map((d) => d.day.slice(0, 4))).size }; // prettier-ignore
+  return {
+    minC,
+    maxC,
+    spreadC: smooth(strayed).map(Math.sqrt),
+    lowSpreadC: smooth(lowStrayed).map(Math.sqrt),
+    years: new Set(series.map((d) => d.day.slice(0, 4))).size,
+  };
 }
 
 /** Places and weights of a three-point rule for a normal spread (Gauss–Hermite). */
@@ -90,7 +100,8 @@ export function expectedDegreeDays(minC: number, maxC: number, spreadC: number, 
 /**
  * A rough guess of the normals where no series was imported: a yearly wave by latitude at sea level,
  * coldest on 20 January (north). Our judgement: mean 27 °C − 0.42 °C per degree beyond 12°, yearly
- * half-range 0.5 °C + 0.14 °C per degree, daily range 9 °C, days straying by 2.8 °C. Always told to the gardener as a guess.
+ * half-range 0.5 °C + 0.14 °C per degree, daily range 9 °C, days straying by 2.8 °C,
+ * lows by 4 °C. Always told to the gardener as a guess.
  *
  * @param latitude - degrees, north positive
  */
@@ -100,5 +111,11 @@ export function roughNormals(latitude: number): ClimateNormals {
   const half = 0.14 * away + 0.5;
   const wave = (doy: number) => -Math.cos((2 * Math.PI * (doy - 20)) / 366) * (latitude >= 0 ? 1 : -1);
   const series = (shift: number) => Float64Array.from({ length: 367 }, (_, doy) => mean + half * wave(doy) + shift);
-  return { minC: series(-4.5), maxC: series(4.5), spreadC: new Float64Array(367).fill(2.8), years: 0 };
+  return {
+    minC: series(-4.5),
+    maxC: series(4.5),
+    spreadC: new Float64Array(367).fill(2.8),
+    lowSpreadC: new Float64Array(367).fill(4),
+    years: 0,
+  };
 }

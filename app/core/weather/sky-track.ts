@@ -1,5 +1,6 @@
-import { addDays, dayNumber, dayOfYear, type IsoDay } from "../calendar";
+import { addDays, dayNumber, dayOfYear, daysBetween, type IsoDay } from "../calendar";
 import type { DailyWeather } from "./daily-weather";
+import { UNMEASURED, errorAt, type ForecastError } from "./forecast-error";
 import type { ClimateNormals } from "./normals";
 
 export type SkySource = "observed" | "forecast" | "normal";
@@ -8,26 +9,33 @@ export type SkySource = "observed" | "forecast" | "normal";
 export interface SkyTrack {
   from: IsoDay;
   today: IsoDay;
+  /** Forecast days are corrected by what forecasts of that lead have been found to miss by. */
   minC: Float64Array;
   maxC: Float64Array;
   /** How far the day may stray where only its normal is known, °C; 0 for observed and forecast days. */
   spreadC: Float64Array;
+  /** One standard deviation of what the low, the high and the mean may miss by, °C; 0 for observed days. */
+  missMinC: Float64Array;
+  missMaxC: Float64Array;
+  missMeanC: Float64Array;
+  /** The same of the strongest wind (km/h), and of rain (√mm); its bias stands apart, √mm. */
+  missWindKmh: Float64Array;
+  missRainRoot: Float64Array;
+  biasRainRoot: Float64Array;
   rainMm: (number | null)[];
   windKmh: (number | null)[];
+  dewPointC: (number | null)[];
+  cloudShare: (number | null)[];
+  thunderOdds: (number | null)[];
+  hailOdds: (number | null)[];
   source: SkySource[];
 }
 
-/**
- * Spread (one standard deviation, °C) of a forecast low or high, by days of lead; of a normal, once the
- * forecast ends. Our judgement, until the archive of forecasts against the station measures it.
- *
- * @param leadDays - 0 = today
- */
-export function forecastSpreadC(source: SkySource, leadDays: number): number {
-  if (source === "observed") return 0;
-  if (source === "normal") return 4;
-  return 1.1 + 0.2 * Math.max(0, leadDays);
-}
+/** How far the mean of a day strays beyond the forecast, °C, for the summing of heat: our judgement. */
+const NORMAL_MISS_C = 4;
+
+/** A forecast day; without the day it was issued on it counts as of today. */
+export type TrackForecast = DailyWeather & { issuedOn?: IsoDay | undefined };
 
 /**
  * Lays observed days, the forecast and the normals end to end.
@@ -36,27 +44,41 @@ export function forecastSpreadC(source: SkySource, leadDays: number): number {
  * @param forecast - coming days, and past ones that were never observed
  * @param from - first day wanted
  * @param until - last day wanted
+ * @param error - what forecasts miss by, by days of lead
  * @throws {RangeError} when `until` is before `from`
  */
 export function skyTrack(
   observed: readonly DailyWeather[],
-  forecast: readonly DailyWeather[],
+  forecast: readonly TrackForecast[],
   normals: ClimateNormals,
   from: IsoDay,
   today: IsoDay,
   until: IsoDay,
+  error: ForecastError = UNMEASURED,
 ): SkyTrack {
   const start = dayNumber(from);
   const length = dayNumber(until) - start + 1;
   if (length < 1) throw new RangeError(`until: ${until} is before ${from}`);
+  const figures = () => new Float64Array(length);
+  const unknown = () => new Array<number | null>(length).fill(null);
   const track: SkyTrack = {
     from,
     today,
-    minC: new Float64Array(length),
-    maxC: new Float64Array(length),
-    spreadC: new Float64Array(length),
-    rainMm: new Array<number | null>(length).fill(null),
-    windKmh: new Array<number | null>(length).fill(null),
+    minC: figures(),
+    maxC: figures(),
+    spreadC: figures(),
+    missMinC: figures(),
+    missMaxC: figures().fill(NORMAL_MISS_C),
+    missMeanC: figures().fill(NORMAL_MISS_C),
+    missWindKmh: figures(),
+    missRainRoot: figures(),
+    biasRainRoot: figures(),
+    rainMm: unknown(),
+    windKmh: unknown(),
+    dewPointC: unknown(),
+    cloudShare: unknown(),
+    thunderOdds: unknown(),
+    hailOdds: unknown(),
     source: new Array<SkySource>(length).fill("normal"),
   };
   for (let i = 0; i < length; i++) {
@@ -64,23 +86,45 @@ export function skyTrack(
     track.minC[i] = normals.minC[doy]!;
     track.maxC[i] = normals.maxC[doy]!;
     track.spreadC[i] = normals.spreadC[doy]!;
+    track.missMinC[i] = normals.lowSpreadC[doy]!;
   }
-  const lay = (days: readonly DailyWeather[], source: SkySource) => {
-    for (const d of days) {
-      const i = dayNumber(d.day) - start;
-      if (i < 0 || i >= length) continue;
-      track.minC[i] = d.minC;
-      track.maxC[i] = d.maxC;
-      track.spreadC[i] = 0;
-      track.rainMm[i] = d.rainMm;
-      track.windKmh[i] = d.windKmh;
-      track.source[i] = source;
-    }
-  };
   // A day gone by without an observation keeps its last forecast: closer than a normal.
-  lay(forecast, "forecast");
-  lay(observed.filter((d) => d.day <= today), "observed"); // prettier-ignore
+  for (const d of forecast) {
+    const i = dayNumber(d.day) - start;
+    if (i < 0 || i >= length) continue;
+    lay(track, i, d, "forecast");
+    const miss = errorAt(error, daysBetween(d.issuedOn ?? today, d.day));
+    track.minC[i]! += miss.minC.bias;
+    track.maxC[i] = Math.max(track.minC[i]!, d.maxC + miss.maxC.bias);
+    if (d.windKmh !== null) track.windKmh[i] = Math.max(0, d.windKmh + miss.windKmh.bias);
+    track.missMinC[i] = miss.minC.spread;
+    track.missMaxC[i] = miss.maxC.spread;
+    track.missMeanC[i] = (miss.minC.spread + miss.maxC.spread) / 2;
+    track.missWindKmh[i] = miss.windKmh.spread;
+    track.missRainRoot[i] = miss.rainRoot.spread;
+    track.biasRainRoot[i] = miss.rainRoot.bias;
+  }
+  for (const d of observed) {
+    const i = dayNumber(d.day) - start;
+    if (i < 0 || i >= length || d.day > today) continue;
+    lay(track, i, d, "observed");
+    for (const miss of [track.missMinC, track.missMaxC, track.missMeanC, track.missWindKmh, track.missRainRoot])
+      miss[i] = 0;
+  }
   return track;
+}
+
+function lay(track: SkyTrack, i: number, d: DailyWeather, source: SkySource): void {
+  track.minC[i] = d.minC;
+  track.maxC[i] = d.maxC;
+  track.spreadC[i] = 0;
+  track.rainMm[i] = d.rainMm;
+  track.windKmh[i] = d.windKmh;
+  track.dewPointC[i] = d.dewPointC ?? null;
+  track.cloudShare[i] = d.cloudShare ?? null;
+  track.thunderOdds[i] = d.thunderOdds ?? null;
+  track.hailOdds[i] = d.hailOdds ?? null;
+  track.source[i] = source;
 }
 
 /** Index of a day in a track. @throws {RangeError} when the track does not reach it */

@@ -1,6 +1,6 @@
 import { dayNumber, type IsoDay } from "../calendar";
 import { expectedDegreeDays } from "./normals";
-import { forecastSpreadC, trackIndex, type SkyTrack } from "./sky-track";
+import { trackIndex, type SkyTrack } from "./sky-track";
 
 /** Degree-days gathered since a start, at the end of each day, with their spread. */
 export interface ThermalTime {
@@ -11,7 +11,7 @@ export interface ThermalTime {
   spread: Float64Array;
 }
 
-/** Forecast errors of neighbouring days go together: our judgement, until measured. */
+/** Forecast errors of neighbouring days go together: our judgement. */
 const ERROR_CORRELATION = 0.5;
 
 /**
@@ -41,7 +41,7 @@ export function thermalTime(track: SkyTrack, from: IsoDay, baseC: number, upperC
     sum[i] = total;
     if (at > today) {
       // Between fully independent and fully shared errors.
-      const sd = forecastSpreadC(track.source[at]!, at - today) * 0.7;
+      const sd = track.missMeanC[at]! * 0.7;
       variance += sd * sd;
       linear += sd;
     }

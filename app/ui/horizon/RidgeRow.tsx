@@ -1,5 +1,6 @@
 import { Box, chakra, Popover, Portal } from "@chakra-ui/react";
-import type { Band, HorizonView } from "~/services/horizon-view.server";
+import type { Band } from "~/services/bands.server";
+import type { HorizonView } from "~/services/horizon-view.server";
 import { ink } from "~/ui/theme";
 import { BandStripes } from "./BandStripes";
 

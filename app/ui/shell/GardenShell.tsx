@@ -1,7 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { BookOpen, CloudSun, Footprints, Mountain, NotebookText, Sprout } from "lucide-react";
 import type { ReactNode } from "react";
-import { Form, Link, NavLink } from "react-router";
+import { Form, Link, NavLink, useLocation } from "react-router";
 import { Action } from "./Action";
 
 const PLACES = [
@@ -43,6 +43,7 @@ interface GardenShellProps {
 
 /** Frame of every screen: places along the top at the table, along the bottom in the field. */
 export function GardenShell({ gardenName, demo, walking, children }: GardenShellProps) {
+  const { pathname } = useLocation();
   return (
     <Box minHeight="100vh" paddingBottom={{ base: walking ? "0" : "76px", md: "0" }}>
       <chakra.a
@@ -98,6 +99,7 @@ export function GardenShell({ gardenName, demo, walking, children }: GardenShell
             <chakra.span fontSize="0.95rem" color="soft">
               Demo
             </chakra.span>
+            <input type="hidden" name="back" value={pathname} />
             <Action size="small" name="days" value="1" type="submit" title="Steps the demo's clock to the next day">
               Next day
             </Action>

@@ -1,10 +1,11 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useRef, useState } from "react";
 import { useFetcher } from "react-router";
-import type { SkyAnswer } from "~/routes/sky";
+import type { SkyAnswer } from "~/services/sky-desk.server";
 import type { SkyView } from "~/services/sky-view.server";
 import { Choice, ErrorLine, Field } from "~/ui/forms/Field";
 import { Action } from "~/ui/shell/Action";
+import { Card } from "~/ui/shell/Card";
 
 const UNITS = {
   temperature: { label: "Low and high are in", options: ["C", "F"] },
@@ -20,25 +21,18 @@ export function WeatherImport({ record }: { record: SkyView["record"] }) {
   const weather = fetcher.data?.weather;
   const ask = weather?.status === "units unclear" ? weather.ask : [];
   return (
-    <chakra.section
-      aria-label="Weather from a file"
-      background="card"
-      border="1px solid"
-      borderColor="line"
-      borderRadius="seed"
-      padding="14px 18px"
-    >
-      <chakra.h2 fontSize="1.3rem">Weather from a file</chakra.h2>
+    <Card title="Weather from a file">
       <chakra.p color="soft" margin="2px 0 10px">
         {record.days ? `${record.days} days on record, ${record.from} to ${record.to}.` : "No days on record yet."} A
-        CSV file with date, low and high; rain and wind if it has them. Days from today on count as the forecast.
+        CSV file with date, low and high, rain and wind if it has them; or JSON in our open format. Days from today on
+        count as the forecast.
       </chakra.p>
-      <fetcher.Form method="post" encType="multipart/form-data">
+      <fetcher.Form method="post" action="/sky" encType="multipart/form-data">
         <input
           ref={field}
           type="file"
           name="file"
-          accept=".csv,text/csv,text/plain"
+          accept=".csv,.json,text/csv,text/plain,application/json"
           aria-label="Weather file"
           onChange={async (e) => {
             const file = e.target.files?.[0];
@@ -78,12 +72,13 @@ export function WeatherImport({ record }: { record: SkyView["record"] }) {
           {weather?.status === "taken" && (
             <chakra.p margin="0">
               ✓ {weather.observed} days of record and {weather.forecast} of forecast taken in, {weather.from} to{" "}
-              {weather.to} (°{weather.units.temperature}, {weather.units.rain}, {weather.units.wind}).
+              {weather.to}
+              {weather.units ? ` (°${weather.units.temperature}, ${weather.units.rain}, ${weather.units.wind})` : ""}.
               {weather.skipped.length > 0 && ` Left out: ${weather.skipped.slice(0, 3).join("; ")}.`}
             </chakra.p>
           )}
         </Box>
       </fetcher.Form>
-    </chakra.section>
+    </Card>
   );
 }

@@ -1,0 +1,37 @@
+import type { Crop } from "../crops";
+import { helperMay } from "../hands";
+import { frozenOdds, isDug, pickBan, type Survival } from "../hazards";
+import type { SoilDay } from "../weather";
+import type { DayTerms } from "./day-terms";
+import type { PlantingState } from "./garden-state";
+
+/** Why a planting may not be picked on a day. */
+export type BanReason = "treated" | "helper" | "frozen ground" | "wet leaves";
+
+/** Minutes with dry leaves that a pick needs at least: our judgement. */
+const DRY_ENOUGH = 5;
+/** A crop that would lose this share by the next day is taken wet rather than lost: our judgement. */
+const LOST_OTHERWISE = 0.3;
+
+/**
+ * What keeps the hands off a planting, day by day.
+ *
+ * @param soil - of its bed, by day
+ */
+export function bansOf(
+  crop: Crop,
+  planting: PlantingState,
+  terms: readonly DayTerms[],
+  soil: readonly SoilDay[],
+  { sound }: Survival,
+): (BanReason | null)[] {
+  return terms.map((day, n): BanReason | null => {
+    if (pickBan(planting.treatments, day.day)) return "treated";
+    const { helper } = day.hands;
+    if (helper && !helperMay(helper, crop)) return "helper";
+    if (isDug(crop) && frozenOdds(soil[n]!) >= 0.5) return "frozen ground";
+    const wet = day.dryMinutes !== null && day.dryMinutes < DRY_ENOUGH && day.minutes > 0;
+    const lost = 1 - (sound[n + 1] ?? sound[n]!) / Math.max(1e-9, sound[n]!);
+    return crop.handsOffWhenWet.value && wet && lost < LOST_OTHERWISE ? "wet leaves" : null;
+  });
+}

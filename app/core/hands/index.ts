@@ -1,0 +1,4 @@
+export { handsOn, type DayHands } from "./day-hands";
+export { BusyTime, HandsRules, Helper, SKILLS, Skill, Trip } from "./hands-rules";
+export { helperMay, skillsFor } from "./helper-may";
+export { SLOTS, SLOT_HOURS, Slot, SlotMinutes, shareWithin } from "./slots";

@@ -1,0 +1,28 @@
+import { z } from "zod";
+
+export const SLOTS = ["morning", "midday", "evening"] as const;
+export const Slot = z.enum(SLOTS);
+export type Slot = z.infer<typeof Slot>;
+
+/** Clock hours of each part of the day, minutes since midnight; morning is the handbook's usual round (our judgement). */
+export const SLOT_HOURS: Record<Slot, readonly [number, number]> = {
+  morning: [360, 600],
+  midday: [600, 960],
+  evening: [960, 1260],
+};
+
+const Minutes = z.number().min(0).max(1440);
+const BySlot = z.object({ morning: Minutes, midday: Minutes, evening: Minutes });
+
+/** Minutes of free hands in each part of a day; a bare number is taken as the evening's. */
+export const SlotMinutes = z.union([
+  BySlot,
+  Minutes.transform((minutes): z.infer<typeof BySlot> => ({ morning: 0, midday: 0, evening: minutes })),
+]);
+export type SlotMinutes = z.infer<typeof BySlot>;
+
+/** Share of a slot that lies within a stretch of the day, minutes since midnight. */
+export function shareWithin(slot: Slot, from: number, to: number): number {
+  const [start, end] = SLOT_HOURS[slot];
+  return Math.max(0, Math.min(end, to) - Math.max(start, from)) / (end - start);
+}

@@ -1,0 +1,18 @@
+import { z } from "zod";
+
+export const COVER_KINDS = ["fleece", "double fleece", "cloche", "blanket", "mulch"] as const;
+export const CoverKind = z.enum(COVER_KINDS);
+export type CoverKind = z.infer<typeof CoverKind>;
+
+/** What a cover for the night holds back of the cold, °C (from memory of extension leaflets; `mulch`: our judgement). */
+export const COVERS: Record<CoverKind, { gainC: number; words: string }> = {
+  fleece: { gainC: 2, words: "light fleece" },
+  "double fleece": { gainC: 3.5, words: "fleece laid double" },
+  cloche: { gainC: 2.5, words: "cloches" },
+  blanket: { gainC: 4, words: "blankets over hoops, off by morning" },
+  mulch: { gainC: 1, words: "a thick mulch" },
+};
+
+/** A bed that is covered for a night. */
+export const CoverNight = z.object({ bedId: z.string(), evening: z.iso.date(), cover: CoverKind });
+export type CoverNight = z.infer<typeof CoverNight>;

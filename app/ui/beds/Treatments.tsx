@@ -1,0 +1,65 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { useFetcher } from "react-router";
+import { shortDay } from "~/core/calendar";
+import type { treatmentsOf } from "~/services/treatments.server";
+import { ErrorLine, Field, TextInput } from "~/ui/forms/Field";
+import { Action } from "~/ui/shell/Action";
+import { Card } from "~/ui/shell/Card";
+
+type Treatment = ReturnType<typeof treatmentsOf>[number];
+
+/** Treatments of a planting: while a label's interval runs, nothing of it is picked. */
+export function Treatments({ treatments, today }: { treatments: Treatment[]; today: string }) {
+  const fetcher = useFetcher<{ errors?: Partial<Record<string, string>>; done?: string }>();
+  const errors = fetcher.data?.errors ?? {};
+  return (
+    <Card title="Sprayed or treated">
+      <chakra.p margin="0 0 8px">
+        The product’s label says how many days must pass before picking, and who may go near it when. It has the last
+        word; products allowed in organic growing have such days too.
+      </chakra.p>
+      {treatments.map((t) => (
+        <Box key={t.id} display="flex" flexWrap="wrap" alignItems="center" gap="0 10px">
+          <chakra.span flex="1 1 240px" textDecoration={t.withdrawnAt ? "line-through" : "none"}>
+            <strong>{t.product}</strong>, {shortDay(t.treatedOn, today.slice(0, 4))}, {t.intervalDays} days:{" "}
+            {t.until > today
+              ? `not before ${shortDay(t.until, today.slice(0, 4))}`
+              : `over since ${shortDay(t.until, today.slice(0, 4))}`}
+          </chakra.span>
+          <fetcher.Form method="post">
+            <input type="hidden" name="treatmentId" value={t.id} />
+            <Action
+              size="small"
+              tone="bare"
+              name="intent"
+              value={t.withdrawnAt ? "restore treatment" : "withdraw treatment"}
+              aria-label={`${t.withdrawnAt ? "It was done after all" : "Typed by mistake"}: ${t.product}`}
+            >
+              {t.withdrawnAt ? "It was done after all" : "Typed by mistake"}
+            </Action>
+          </fetcher.Form>
+        </Box>
+      ))}
+      <fetcher.Form method="post">
+        <Box display="grid" gap="10px" gridTemplateColumns="repeat(auto-fit, minmax(150px, 1fr))">
+          <Field label="Product" help="as on its label" error={errors.product}>
+            {(ids) => <TextInput {...ids} name="product" autoComplete="off" />}
+          </Field>
+          <Field label="Treated on" error={errors.treatedOn}>
+            {(ids) => <TextInput {...ids} type="date" name="treatedOn" defaultValue={today} />}
+          </Field>
+          <Field label="Days before picking" help="pre-harvest interval of the label" error={errors.intervalDays}>
+            {(ids) => <TextInput {...ids} name="intervalDays" inputMode="numeric" autoComplete="off" />}
+          </Field>
+        </Box>
+        <Action name="intent" value="log treatment" marginTop="10px">
+          Log the treatment
+        </Action>
+        <Box aria-live="polite">
+          {errors.form && <ErrorLine>{errors.form}</ErrorLine>}
+          {fetcher.data?.done && <chakra.p margin="6px 0 0">✓ {fetcher.data.done}</chakra.p>}
+        </Box>
+      </fetcher.Form>
+    </Card>
+  );
+}

@@ -1,0 +1,149 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { sayTemperature } from "~/core/units";
+import type { SkyView } from "~/services/sky-view.server";
+import { Card } from "~/ui/shell/Card";
+import { Fold } from "~/ui/shell/Fold";
+
+const MONTHS = ["J", "F", "M", "A", "M", "J", "J", "A", "S", "O", "N", "D"];
+const cells = {
+  "& td, & th": { textAlign: "left", padding: "4px 12px 4px 0", borderBottom: "1px solid var(--chakra-colors-line)" },
+};
+
+/** What the record tells: frost dates, the heat of this year, and how far forecasts miss. */
+export function ClimateCard({ view }: { view: SkyView }) {
+  const { record, units } = view;
+  return (
+    <Card title="This garden’s climate">
+      <FrostDates view={view} />
+      {record.heat.map((h) => (
+        <chakra.p key={h.base} margin="6px 0 0">
+          <strong>{h.sum} °C·d</strong> over {sayTemperature(h.base, units)} this year, usual {h.usual}:{" "}
+          {Math.abs(h.daysAhead) < 1
+            ? "as usual"
+            : `${Math.abs(h.daysAhead)} days ${h.daysAhead > 0 ? "ahead" : "behind"}`}
+          .
+        </chakra.p>
+      ))}
+      <chakra.p color="soft" margin="6px 0 0">
+        {record.normalYears
+          ? `Usual weather from ${record.normalYears} years on record`
+          : "Usual weather guessed from the latitude: read in a series of some years"}
+        .
+      </chakra.p>
+      <Fold quiet summary="Heat of the months">
+        <chakra.table
+          borderCollapse="collapse"
+          fontSize="0.9rem"
+          width="100%"
+          css={{ "& td, & th": { textAlign: "right", padding: "3px 4px" } }}
+        >
+          <thead>
+            <tr>
+              <th>°C·d</th>
+              {MONTHS.map((m, n) => (
+                <th key={n}>{m}</th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {record.heat.map((h) => (
+              <tr key={h.base}>
+                <th scope="row">{h.base}°</th>
+                {h.months.map((v, n) => (
+                  <td key={n}>{v}</td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </chakra.table>
+      </Fold>
+      <ForecastErrors view={view} />
+    </Card>
+  );
+}
+
+function FrostDates({ view }: { view: SkyView }) {
+  const { record, units } = view;
+  if (record.frost.every((f) => f.seasons === 0))
+    return (
+      <chakra.p color="soft">Frost dates need most of a half-year on record; read in a series of some years.</chakra.p>
+    );
+  return (
+    <Box overflowX="auto">
+      <chakra.table borderCollapse="collapse" css={cells}>
+        <thead>
+          <tr>
+            <th>Frost dates</th>
+            <th>1 year in 10</th>
+            <th>5 in 10</th>
+            <th>9 in 10</th>
+          </tr>
+        </thead>
+        <tbody>
+          {record.frost.flatMap((f) => [
+            <tr key={`l${f.limitC}`}>
+              <th scope="row">Last, {sayTemperature(f.limitC, units)}, over by</th>
+              <td>{f.last.p10 ?? "none"}</td>
+              <td>{f.last.p50 ?? "none"}</td>
+              <td>{f.last.p90 ?? "none"}</td>
+            </tr>,
+            <tr key={`f${f.limitC}`}>
+              <th scope="row">First, {sayTemperature(f.limitC, units)}, here by</th>
+              <td>{f.first.p10 ?? "none"}</td>
+              <td>{f.first.p50 ?? "none"}</td>
+              <td>{f.first.p90 ?? "none"}</td>
+            </tr>,
+          ])}
+        </tbody>
+      </chakra.table>
+      <chakra.p color="soft" margin="4px 0 0" fontSize="0.95rem">
+        From {record.frost[0]!.seasons} seasons at the station, {record.from} to {record.to}
+        {record.frost[0]!.seasons < 10 ? "; few years, so take the outer dates loosely" : ""}.
+      </chakra.p>
+    </Box>
+  );
+}
+
+function ForecastErrors({ view }: { view: SkyView }) {
+  const { record } = view;
+  const measured = record.pairs > 0;
+  return (
+    <Fold
+      quiet
+      summary={
+        measured ? `How far forecasts miss: measured on ${record.pairs} forecast days` : "How far forecasts miss"
+      }
+    >
+      <chakra.table borderCollapse="collapse" css={cells}>
+        <thead>
+          <tr>
+            <th>Days ahead</th>
+            <th>Low, ±°C</th>
+            <th>High, ±°C</th>
+            <th>Lows come</th>
+            <th>From</th>
+          </tr>
+        </thead>
+        <tbody>
+          {record.errors.map((e) => (
+            <tr key={e.lead}>
+              <th scope="row">{e.lead}</th>
+              <td>{e.low.toFixed(1)}</td>
+              <td>{e.high.toFixed(1)}</td>
+              <td>
+                {Math.abs(e.lowBias) < 0.05
+                  ? "as told"
+                  : `${Math.abs(e.lowBias).toFixed(1)}° ${e.lowBias < 0 ? "colder" : "warmer"}`}
+              </td>
+              <td>{e.pairs > 0 ? `${e.pairs} forecasts` : "our judgement"}</td>
+            </tr>
+          ))}
+        </tbody>
+      </chakra.table>
+      <chakra.p color="soft" margin="4px 0 0" fontSize="0.95rem">
+        One standard deviation, drawn towards our judgement where few are on file; {record.issues} days of forecasts
+        kept. How a bed differs from the station stays our judgement until it has a thermometer of its own.
+      </chakra.p>
+    </Fold>
+  );
+}

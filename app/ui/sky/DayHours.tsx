@@ -1,0 +1,205 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { Bar, CartesianGrid, ComposedChart, Line, ReferenceArea, ResponsiveContainer, XAxis, YAxis } from "recharts";
+import { Link } from "react-router";
+import { SLOTS, type Slot } from "~/core/hands";
+import { sayTemperature, type UnitSystem } from "~/core/units";
+import type { SkyView } from "~/services/sky-view.server";
+import { TextInput } from "~/ui/forms/Field";
+import { Action } from "~/ui/shell/Action";
+import { ink } from "~/ui/theme";
+import { Answer } from "./Answer";
+import { useSkyDesk } from "./useSkyDesk";
+
+type Shown = NonNullable<SkyView["shown"]>;
+type Hour = Shown["hours"][number];
+
+export const SLOT_WORDS: Record<Slot, string> = {
+  morning: "Cool morning, 6 to 10",
+  midday: "Midday, 10 to 16",
+  evening: "Evening, 16 to 21",
+};
+
+/** The hours of one day: warmth, dew point, rain, wet leaves and what stops a round; its minutes by part of the day. */
+export function DayHours({ shown, units }: { shown: Shown; units: UnitSystem }) {
+  const { hours } = shown;
+  return (
+    <chakra.section
+      aria-label={`Hours of ${shown.name}`}
+      background="card"
+      border="1px solid"
+      borderColor="line"
+      borderRadius="seed"
+      padding="12px 16px"
+      marginTop="12px"
+    >
+      <Box display="flex" justifyContent="space-between" alignItems="baseline" gap="12px" flexWrap="wrap">
+        <chakra.h2 fontSize="1.3rem">{shown.name}, hour by hour</chakra.h2>
+        <Link to="?" preventScrollReset>
+          Close
+        </Link>
+      </Box>
+      <chakra.p margin="2px 0 8px">{inWords(shown)}</chakra.p>
+      <Box display="grid" gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "minmax(0, 1fr) 300px" }} gap="20px">
+        <Box minWidth="0">
+          <Box height="230px" aria-hidden>
+            <ResponsiveContainer width="100%" height="100%">
+              <ComposedChart data={hours} margin={{ top: 8, right: 8, bottom: 0, left: -18 }}>
+                <CartesianGrid stroke={ink("line")} vertical={false} />
+                {runs(hours, (h) => h.wet !== null).map(([from, to]) => (
+                  <ReferenceArea
+                    key={`w${from}`}
+                    yAxisId="c"
+                    x1={from}
+                    x2={to}
+                    fill={ink("slateWash")}
+                    fillOpacity={0.9}
+                  />
+                ))}
+                {runs(hours, (h) => h.stop !== null).map(([from, to]) => (
+                  <ReferenceArea
+                    key={`s${from}`}
+                    yAxisId="c"
+                    x1={from}
+                    x2={to}
+                    stroke={ink("persimmon")}
+                    fill={ink("persimmonFill")}
+                    fillOpacity={0.15}
+                  />
+                ))}
+                <XAxis
+                  dataKey="clock"
+                  interval="equidistantPreserveStart"
+                  minTickGap={14}
+                  tickFormatter={(clock: string) => String(Number(clock.slice(0, 2)))}
+                  stroke={ink("soft")}
+                  tick={{ fill: ink("ink"), fontSize: 14 }}
+                />
+                <YAxis
+                  yAxisId="c"
+                  stroke={ink("soft")}
+                  tick={{ fill: ink("ink"), fontSize: 14 }}
+                  tickFormatter={(c: number) => sayTemperature(c, units)}
+                  domain={["dataMin - 1", "dataMax + 1"]}
+                  allowDecimals={false}
+                />
+                <YAxis yAxisId="mm" orientation="right" hide domain={[0, (max: number) => Math.max(4, max * 2)]} />
+                <Bar yAxisId="mm" dataKey="rainMm" fill={ink("slate")} barSize={10} isAnimationActive={false} />
+                <Line
+                  yAxisId="c"
+                  dataKey="airC"
+                  stroke={ink("plum")}
+                  strokeWidth={3}
+                  dot={false}
+                  isAnimationActive={false}
+                />
+                <Line
+                  yAxisId="c"
+                  dataKey="dewPointC"
+                  stroke={ink("slate")}
+                  strokeWidth={2}
+                  strokeDasharray="5 4"
+                  dot={false}
+                  isAnimationActive={false}
+                />
+              </ComposedChart>
+            </ResponsiveContainer>
+          </Box>
+          <chakra.p fontSize="0.9rem" color="soft" margin="4px 0 0">
+            Thick line: the air. Dashed: its dew point. Washed blue: leaves wet. Bars: rain
+            {shown.rainHoursKnown ? "" : ", spread over the day since its hours are not told"}. Boxed: no round, for
+            heat or thunder.
+          </chakra.p>
+        </Box>
+        <SlotMinutes shown={shown} />
+      </Box>
+    </chakra.section>
+  );
+}
+
+/** Stretches of hours for which something holds, by clock. */
+function runs(hours: readonly Hour[], holds: (h: Hour) => boolean): [string, string][] {
+  const found: [string, string][] = [];
+  let start: string | null = null;
+  hours.forEach((h, n) => {
+    if (holds(h)) start ??= h.clock;
+    const next = hours[n + 1];
+    if (start && (!next || !holds(next))) {
+      found.push([start, next?.clock ?? h.clock]);
+      start = null;
+    }
+  });
+  return found;
+}
+
+const clockRange = ([from, to]: [string, string]) => `${from} to ${to === "23:00" ? "midnight" : to}`;
+
+/** The chart in a sentence or two, for who cannot see it and who has no time. */
+function inWords({ hours, leaves, hotSlots }: Shown): string {
+  const wet = runs(hours, (h) => h.wet !== null).map(clockRange);
+  const dew = hours.some((h) => h.wet === "dew");
+  const rain = hours.some((h) => h.wet === "rain");
+  const thunder = runs(hours, (h) => h.stop === "thunder").map(clockRange);
+  const heat = runs(hours, (h) => h.stop === "heat").map(clockRange);
+  const hot = runs(hours, (h) => h.hot).map(clockRange);
+  return [
+    wet.length > 0
+      ? `Leaves wet ${wet.join(" and ")}, from ${dew && rain ? "dew and rain" : dew ? "dew" : "rain"}${leaves.startsWith("dry ") ? `: go to beans, tomatoes and berries from ${leaves.slice(4)}` : ""}.`
+      : "Leaves dry all day.",
+    thunder.length > 0 ? `Thunder about ${thunder.join(" and ")}: no round; wait 30 minutes after the last.` : "",
+    heat.length > 0
+      ? `Too hot to work ${heat.join(" and ")}.`
+      : hot.length > 0
+        ? `Hot ${hot.join(" and ")}: shade, water, short stays.`
+        : "",
+    hotSlots.length > 0 ? "Minutes of that part of the day are not counted." : "",
+  ]
+    .filter(Boolean)
+    .join(" ");
+}
+
+function SlotMinutes({ shown }: { shown: Shown }) {
+  const { Form, answer, errors } = useSkyDesk();
+  return (
+    <Box>
+      <chakra.h3 fontSize="1.1rem" marginBottom="4px">
+        Minutes this day
+      </chakra.h3>
+      {SLOTS.map((slot) => (
+        <Form method="post" action="/sky" key={`${slot} ${shown.slots[slot]}`}>
+          <input type="hidden" name="day" value={shown.day} />
+          <input type="hidden" name="slot" value={slot} />
+          <Box
+            display="grid"
+            gridTemplateColumns="minmax(0, 1fr) 72px auto"
+            gap="8px"
+            alignItems="center"
+            marginBottom="6px"
+          >
+            <chakra.label htmlFor={`minutes-${slot}`}>
+              {SLOT_WORDS[slot]}
+              {shown.hotSlots.includes(slot) ? <strong> (too hot)</strong> : ""}
+            </chakra.label>
+            <TextInput id={`minutes-${slot}`} name="minutes" inputMode="numeric" defaultValue={shown.slots[slot]} />
+            <Action size="small" name="intent" value="set day">
+              Set
+            </Action>
+          </Box>
+        </Form>
+      ))}
+      {shown.because.length > 0 && (
+        <chakra.p margin="0" color="soft">
+          Less for: {shown.because.join(", ")}.
+        </chakra.p>
+      )}
+      {shown.own && (
+        <Form method="post" action="/sky">
+          <input type="hidden" name="day" value={shown.day} />
+          <Action size="small" tone="bare" name="intent" value="forget day">
+            Back to the usual minutes
+          </Action>
+        </Form>
+      )}
+      <Answer answer={answer} shown={Object.keys(errors).length ? [] : ["minutes"]} />
+    </Box>
+  );
+}

@@ -1,0 +1,172 @@
+import { Box, chakra } from "@chakra-ui/react";
+import {
+  CloudHail,
+  CloudLightning,
+  Droplets,
+  Leaf,
+  Mountain,
+  Snowflake,
+  Sun,
+  Thermometer,
+  type LucideIcon,
+} from "lucide-react";
+import { Link } from "react-router";
+import { sayDay } from "~/core/calendar";
+import type { HazardAct, HazardCard, HazardKind } from "~/core/garden";
+import { inTenths } from "~/core/hazards";
+import { sayMass, sayTemperature, type UnitSystem } from "~/core/units";
+import type { SkyView } from "~/services/sky-view.server";
+import { Action } from "~/ui/shell/Action";
+import { Fold } from "~/ui/shell/Fold";
+import { Answer } from "./Answer";
+import { useSkyDesk } from "./useSkyDesk";
+
+const ICONS: Record<HazardKind, LucideIcon> = {
+  frost: Snowflake,
+  chill: Thermometer,
+  "frozen ground": Mountain,
+  storm: CloudHail,
+  heat: Sun,
+  thunder: CloudLightning,
+  watery: Droplets,
+  "wet leaves": Leaf,
+};
+const ACT_WORDS: Record<HazardAct["act"], string> = {
+  pick: "Pick",
+  "pick green": "Pick green",
+  cover: "Cover",
+  "bring in": "Bring in",
+  net: "Net",
+  "tie in": "Tie in",
+  "cut vines": "Cut vines",
+  water: "Water",
+  shade: "Shade",
+  lift: "Lift",
+  stop: "Stop",
+  wait: "Wait",
+};
+
+/** What is coming that matters, soonest first: odds, what it threatens, and what helps. */
+export function HazardCards({ view }: { view: SkyView }) {
+  return (
+    <chakra.section aria-label="What to reckon with" marginTop="16px">
+      <chakra.h2 fontSize="1.4rem" marginBottom="8px">
+        {view.cards.length > 0 ? "What to reckon with" : "Nothing to reckon with"}
+      </chakra.h2>
+      {view.cards.length === 0 && (
+        <p>
+          {view.days.some((d) => d.source === "forecast")
+            ? "No frost, storm, heat or wet leaves that touch this garden, as far as the forecast sees."
+            : "There is no forecast to go by. Fetch one, read a file or note one by hand below."}
+        </p>
+      )}
+      <Box
+        display="grid"
+        gridTemplateColumns={{ base: "minmax(0, 1fr)", md: "repeat(auto-fill, minmax(370px, 1fr))" }}
+        gap="14px"
+        alignItems="start"
+      >
+        {view.cards.map((card) => (
+          <OneCard key={card.key} card={card} today={view.today} units={view.units} />
+        ))}
+      </Box>
+    </chakra.section>
+  );
+}
+
+function OneCard({ card, today, units }: { card: HazardCard; today: string; units: UnitSystem }) {
+  const Icon = ICONS[card.kind];
+  const warm = card.kind === "heat" || card.kind === "thunder";
+  return (
+    <chakra.article
+      aria-label={card.lead}
+      background="card"
+      border="1px solid"
+      borderColor="line"
+      borderLeft="5px solid"
+      borderLeftColor={warm ? "persimmonFill" : "slate"}
+      borderRadius="seed"
+      padding="12px 16px"
+    >
+      <chakra.h3 fontSize="1.2rem" display="flex" gap="8px" alignItems="center" color={warm ? "ink" : "slate"}>
+        <Icon size={22} aria-hidden />
+        {card.lead}
+      </chakra.h3>
+      <chakra.p fontWeight="700" margin="2px 0 4px">
+        {card.where}
+      </chakra.p>
+      {card.stake.length > 0 && <chakra.p margin="0 0 6px">{card.stake.join(" ")}</chakra.p>}
+      <chakra.ul listStyleType="none" padding="0" margin="0" display="grid" gap="6px">
+        {card.acts.map((act) => (
+          <chakra.li key={act.words}>
+            <strong>{ACT_WORDS[act.act]}.</strong> {act.words}
+            {act.cover && <CoverButton cover={act.cover} />}
+          </chakra.li>
+        ))}
+      </chakra.ul>
+      {card.caution && (
+        <chakra.p margin="8px 0 0" fontSize="0.95rem">
+          <strong>Take care: </strong>
+          {card.caution}
+        </chakra.p>
+      )}
+      {(card.touched.length > 0 || card.beds.length > 0) && <Threatened card={card} today={today} units={units} />}
+    </chakra.article>
+  );
+}
+
+function CoverButton({ cover }: { cover: NonNullable<HazardAct["cover"]> }) {
+  const { Form, answer, busy } = useSkyDesk();
+  return (
+    <Form method="post" action="/sky" style={{ display: "inline-block", marginLeft: 8 }}>
+      <input type="hidden" name="bedId" value={cover.bedId} />
+      <input type="hidden" name="evening" value={cover.evening} />
+      <input type="hidden" name="cover" value={cover.covered ? "none" : "fleece"} />
+      <Action size="small" name="intent" value="cover" disabled={busy}>
+        {cover.covered ? "Not covered after all" : "We cover it"}
+      </Action>
+      {answer?.errors && <Answer answer={answer} />}
+    </Form>
+  );
+}
+
+function Threatened({ card, today, units }: { card: HazardCard; today: string; units: UnitSystem }) {
+  const planDay = (n: number) => {
+    const day = new Date(Date.parse(`${today}T00:00:00Z`) + n * 86_400_000).toISOString().slice(0, 10);
+    return sayDay(day, today);
+  };
+  return (
+    <Fold quiet summary={`${card.touched.length} plantings${card.beds.length ? `, ${card.beds.length} beds` : ""}`}>
+      <chakra.ul listStyleType="none" padding="0" margin="0 0 8px" display="grid" gap="4px">
+        {card.touched.map((t) => (
+          <li key={t.plantingId}>
+            <Link to={`/check/${t.plantingId}`} style={{ display: "inline-block", minHeight: 28 }}>
+              {t.name}
+            </Link>
+            , {t.bed}
+            {t.grams >= 10 ? `: about ${sayMass(Math.round(t.grams / 10) * 10, units)} at stake` : ""}
+            {t.loss > 0 && (t.comesIn === null ? "; stays out by the plan" : `; picked ${planDay(t.comesIn)}`)}
+          </li>
+        ))}
+      </chakra.ul>
+      {card.beds.length > 0 && (
+        <chakra.table
+          borderCollapse="collapse"
+          css={{ "& td, & th": { textAlign: "left", padding: "3px 14px 3px 0" } }}
+        >
+          <tbody>
+            {[...card.beds]
+              .sort((a, b) => b.odds - a.odds)
+              .map((b) => (
+                <tr key={b.bedId}>
+                  <th scope="row">{b.name}</th>
+                  <td>{inTenths(b.odds)}</td>
+                  <td>about {sayTemperature(b.bedMinC, units)}</td>
+                </tr>
+              ))}
+          </tbody>
+        </chakra.table>
+      )}
+    </Fold>
+  );
+}

@@ -1,0 +1,89 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { useState } from "react";
+import type { SkyView } from "~/services/sky-view.server";
+import { Field, TextInput } from "~/ui/forms/Field";
+import { Action } from "~/ui/shell/Action";
+import { Card } from "~/ui/shell/Card";
+import { Answer } from "./Answer";
+import { useSkyDesk } from "./useSkyDesk";
+
+type Trip = SkyView["trips"][number];
+
+/** Trips ahead, each to change or remove, and a new one. */
+export function Trips({ view }: { view: SkyView }) {
+  const [editing, setEditing] = useState<string | null>(null);
+  const remove = useSkyDesk();
+  return (
+    <Card title="Away">
+      <chakra.ul listStyleType="none" padding="0" margin="0 0 8px">
+        {view.trips.length === 0 && <chakra.li color="soft">No trip ahead.</chakra.li>}
+        {view.trips.map((t) => (
+          <chakra.li key={t.id} display="flex" flexWrap="wrap" alignItems="center" gap="0 8px">
+            <chakra.span flex="1 1 220px">
+              <strong>{t.name}</strong>: {t.from}
+              {t.leaveAt ? ` ${t.leaveAt}` : ""} to {t.to}
+              {t.backAt ? ` ${t.backAt}` : ""}
+            </chakra.span>
+            <Action size="small" tone="bare" aria-label={`Change ${t.name}`} onClick={() => setEditing(t.id)}>
+              Change
+            </Action>
+            <remove.Form method="post" action="/sky">
+              <input type="hidden" name="id" value={t.id} />
+              <Action size="small" tone="bare" name="intent" value="remove trip" aria-label={`Remove ${t.name}`}>
+                Remove
+              </Action>
+            </remove.Form>
+          </chakra.li>
+        ))}
+      </chakra.ul>
+      <Answer answer={remove.answer} />
+      <TripForm
+        key={editing ?? "new"}
+        trip={view.trips.find((t) => t.id === editing)}
+        today={view.today}
+        done={() => setEditing(null)}
+      />
+    </Card>
+  );
+}
+
+function TripForm({ trip, today, done }: { trip: Trip | undefined; today: string; done: () => void }) {
+  const { Form, answer, errors } = useSkyDesk();
+  return (
+    <Form method="post" action="/sky">
+      <input type="hidden" name="id" value={trip?.id ?? ""} />
+      <Box display="grid" gap="10px" gridTemplateColumns="repeat(auto-fit, minmax(150px, 1fr))">
+        <Box gridColumn="1 / -1">
+          <Field label="Trip" error={errors.name}>
+            {(ids) => (
+              <TextInput {...ids} name="name" placeholder="Weekend away" autoComplete="off" defaultValue={trip?.name} />
+            )}
+          </Field>
+        </Box>
+        <Field label="First day away" error={errors.from}>
+          {(ids) => <TextInput {...ids} type="date" name="from" defaultValue={trip?.fromDay ?? today} />}
+        </Field>
+        <Field label="Leaving at" help="empty: first thing" error={errors.leaveAt}>
+          {(ids) => <TextInput {...ids} type="time" name="leaveAt" defaultValue={trip?.leaveAt ?? ""} />}
+        </Field>
+        <Field label="Last day away" error={errors.to}>
+          {(ids) => <TextInput {...ids} type="date" name="to" defaultValue={trip?.toDay ?? today} />}
+        </Field>
+        <Field label="Back at" help="empty: late" error={errors.backAt}>
+          {(ids) => <TextInput {...ids} type="time" name="backAt" defaultValue={trip?.backAt ?? ""} />}
+        </Field>
+      </Box>
+      <Box display="flex" gap="8px" marginTop="10px">
+        <Action name="intent" value="save trip">
+          {trip ? "Save the trip" : "Add the trip"}
+        </Action>
+        {trip && (
+          <Action tone="bare" type="button" onClick={done}>
+            New trip instead
+          </Action>
+        )}
+      </Box>
+      <Answer answer={answer} shown={["name", "from", "to", "leaveAt", "backAt"]} />
+    </Form>
+  );
+}
