@@ -1,7 +1,15 @@
 import { desc, eq, gte, sql } from "drizzle-orm";
 import { z } from "zod";
 import { addDays, type IsoDay } from "~/core/calendar";
-import { HourTold, measuredError, type DailyWeather, type ForecastDay, type ForecastError } from "~/core/weather";
+import {
+  HourTold,
+  measuredError,
+  normalsFromSeries,
+  roughNormals,
+  type DailyWeather,
+  type ForecastDay,
+  type ForecastError,
+} from "~/core/weather";
 import type { Db } from "~/db/client.server";
 import { forecastDay, forecastIssue } from "~/db/schema.server";
 
@@ -39,7 +47,7 @@ function hoursOf(json: string): HourTold[] {
 const measured = new WeakMap<Db, { key: string; error: ForecastError }>();
 
 /** What forecasts have been found to miss by; worked out anew when the archive or the record has grown. */
-export function measuredErrorOf(db: Db, observed: readonly DailyWeather[]): ForecastError {
+export function measuredErrorOf(db: Db, observed: readonly DailyWeather[], latitude: number): ForecastError {
   const last = observed.reduce((day, d) => (d.day > day ? d.day : day), "");
   const count = db
     .select({ days: sql<number>`count(*)`, last: sql<string>`max(issue_id)` })
@@ -56,7 +64,7 @@ export function measuredErrorOf(db: Db, observed: readonly DailyWeather[]): Fore
     .where(gte(forecastIssue.issuedOn, from))
     .all()
     .map((row) => ({ ...row.forecast_day, issuedOn: row.forecast_issue.issuedOn }));
-  const error = measuredError(archive, observed);
+  const error = measuredError(archive, observed, normalsFromSeries(observed) ?? roughNormals(latitude));
   measured.set(db, { key, error });
   return error;
 }

@@ -79,7 +79,7 @@ export function gardenState(db: Db, row: GardenRow, today: IsoDay): GardenState 
     observed,
     forecast: forecast.days,
     hours: forecast.hours,
-    forecastError: measuredErrorOf(db, observed),
+    forecastError: measuredErrorOf(db, observed, row.latitude),
     covers: db.select().from(coverNight).all().filter((c) => c.evening >= today), // prettier-ignore
     ...handsRules(db),
     varieties: db.select().from(variety).all().map(varietyOf),

@@ -105,8 +105,19 @@ async function askStation(db: Db, row: GardenRow, feed: Feed, patience: Patience
     instantOf(`${from}T00:00`, row.timeZone),
     gardenNow(row),
   );
-  const { days, refused, leftOut } = stationDays(report.readings, row.timeZone, today);
+  const normals = normalsOf(db, row);
+  const usualC = (at: Date) => {
+    const doy = dayOfYear(localMoment(at, row.timeZone).slice(0, 10));
+    return (normals.minC[doy]! + normals.maxC[doy]!) / 2;
+  };
+  const { days, refused, leftOut } = stationDays(report.readings, row.timeZone, today, usualC);
   const wanted = days.filter((d) => d.day >= from);
+  // Where nearly nothing is believed, the reason may be the unit: that is worth saying.
+  if (wanted.length === 0 && report.readings.length > 24)
+    refuseAsOtherUnits(
+      report.readings.map((r) => r.airC),
+      usualC(gardenNow(row)),
+    );
   refuseOtherUnits(db, row, wanted);
   saveObserved(db, wanted, name);
   return sayLeftOut([
@@ -123,15 +134,25 @@ function firstMissing(db: Db, today: IsoDay): IsoDay {
   return today;
 }
 
+const normalsOf = (db: Db, row: GardenRow) =>
+  normalsFromSeries(db.select().from(weatherDay).all()) ?? roughNormals(row.latitude);
+
 /** Degrees of the other kind pass every limit in a mild season: they are known by how far all days are from the usual. */
 function refuseOtherUnits(db: Db, row: GardenRow, days: readonly DailyWeather[]): void {
   if (days.length === 0) return;
-  const normals = normalsFromSeries(db.select().from(weatherDay).all()) ?? roughNormals(row.latitude);
+  const normals = normalsOf(db, row);
   const off = days.reduce((sum, d) => {
     const doy = dayOfYear(d.day);
     return sum + (d.minC + d.maxC - normals.minC[doy]! - normals.maxC[doy]!) / 2;
   }, 0);
-  const mean = off / days.length;
+  refuseMean(off / days.length);
+}
+
+function refuseAsOtherUnits(airs: readonly number[], usualC: number): void {
+  refuseMean(airs.reduce((sum, c) => sum + c, 0) / airs.length - usualC);
+}
+
+function refuseMean(mean: number): void {
   if (Math.abs(mean) > UNLIKELY_C)
     throw new WeatherUnreachable(
       `Its days are ${Math.round(Math.abs(mean))} °C ${mean > 0 ? "warmer" : "colder"} than usual here, all of them: it seems to tell °${mean > 0 ? "F as °C" : "C as °F"}.`,

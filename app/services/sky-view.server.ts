@@ -210,7 +210,7 @@ function recordOf(db: Db, row: GardenRow, { outlook, today }: PlannedGarden) {
     .select({ days: count(), from: min(weatherDay.day), to: max(weatherDay.day) })
     .from(weatherDay)
     .get();
-  const error = measuredErrorOf(db, observed);
+  const error = measuredErrorOf(db, observed, row.latitude);
   const issues = db.get<{ n: number }>(sql`select count(distinct issued_on) as n from forecast_issue`).n;
   const year = today.slice(0, 4);
   const start = row.latitude >= 0 ? `${year}-01-01` : today.slice(5) >= "07-01" ? `${year}-07-01` : `${Number(year) - 1}-07-01`; // prettier-ignore

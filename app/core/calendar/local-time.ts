@@ -2,6 +2,8 @@ import { TZDate } from "@date-fns/tz";
 import { z } from "zod";
 import { isoDay, type IsoDay } from "./day";
 
+const HOUR_MS = 3_600_000;
+
 /** A time of the garden's own clock, "06:30". */
 export const ClockTime = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, "Write the time like 14:30.");
 export type ClockTime = z.infer<typeof ClockTime>;
@@ -46,14 +48,15 @@ export function instantOf(moment: LocalMoment, timeZone: string): Date {
   const [y, m, d, h, min] = moment.split(/[-T:]/).map(Number);
   const at = new TZDate(y!, m! - 1, d!, h!, min!, timeZone).getTime();
   if (Number.isNaN(at)) throw new RangeError(`timeZone: ${timeZone} is not known`);
-  return new Date(at);
+  const before = new Date(at - HOUR_MS);
+  return localMoment(before, timeZone) === moment ? before : new Date(at);
 }
 
 /** The whole hours of a day at a place: 24 instants, 23 or 25 on the days the clocks change. */
 export function hoursOfDay(day: IsoDay, timeZone: string): Date[] {
   const start = instantOf(`${day}T00:00`, timeZone).getTime();
   const end = instantOf(`${nextDay(day)}T00:00`, timeZone).getTime();
-  return Array.from({ length: Math.round((end - start) / 3_600_000) }, (_, n) => new Date(start + n * 3_600_000));
+  return Array.from({ length: Math.round((end - start) / HOUR_MS) }, (_, n) => new Date(start + n * HOUR_MS));
 }
 
 const nextDay = (day: IsoDay) => isoDay(Math.round(Date.parse(`${day}T00:00:00Z`) / 86_400_000) + 1);

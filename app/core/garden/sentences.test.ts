@@ -100,7 +100,9 @@ test("a gale is told with its odds, what it would cost and what comes in before"
   const { threatened } = sentencesOf(garden({ windKmh: 95, rainMm: 0 }));
   expect(threatened).toHaveLength(1);
   expect(threatened[0]!.lead).toBe("Storm likely Monday");
-  expect(threatened[0]!.text).toMatch(/^Gusts about 95 km\/h \(over 9 in 10 to pass 60 km\/h\)\. Unpicked it would take about .* peach\. The plan brings it all in/);
+  expect(threatened[0]!.text).toMatch(
+    /^Gusts about 95 km\/h \(over 9 in 10 to pass 60 km\/h\)\. Unpicked it would take about .* peach\. The plan brings it all in/,
+  );
 });
 
 test("a soaking is told apart from a gale; fair weather threatens nothing", () => {

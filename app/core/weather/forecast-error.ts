@@ -1,13 +1,18 @@
 import { z } from "zod";
-import { IsoDay, daysBetween } from "../calendar";
+import { IsoDay, dayOfYear, daysBetween } from "../calendar";
 import { DailyWeather } from "./daily-weather";
+import type { ClimateNormals } from "./normals";
 
 /** What a forecast says of a day, with the day it was issued on. */
 export const ForecastDay = DailyWeather.safeExtend({ issuedOn: IsoDay });
 export type ForecastDay = z.infer<typeof ForecastDay>;
 
-/** How far forecasts of one figure miss: observed minus told, and its spread about that (one standard deviation). */
-const Miss = z.object({ bias: z.number(), spread: z.number().positive() });
+/**
+ * How forecasts of one figure are to be read: what comes is the usual + bias + slope × (what was told − the usual),
+ * give or take the spread (one standard deviation). A slope below 1 says that they call too much: of the colds told,
+ * a part comes. Of wind and rain the usual is taken as 0 and the slope as 1.
+ */
+const Miss = z.object({ bias: z.number(), slope: z.number(), spread: z.number().positive() });
 type Miss = z.infer<typeof Miss>;
 
 /** Errors at one lead. Rain in √mm, so that a drizzle and a downpour are on one scale. */
@@ -43,48 +48,86 @@ const PRIOR: Record<Figure, (leadDays: number) => number> = {
 };
 /** The prior weighs as much as this many forecasts: our judgement. */
 const PRIOR_PAIRS = 10;
+/** Told days stray from the usual by about this much, °C: weighs the prior slope of 1. */
+const USUAL_STRAY_C = 3;
+
 /** Errors before anything is measured. */
-export const UNMEASURED: ForecastError = measuredError([], []);
+export const UNMEASURED: ForecastError = {
+  byLead: Array.from({ length: MOST_LEAD + 1 }, (_, leadDays) => leadError(leadDays, () => [])),
+  pairs: 0,
+};
 
 /** Error at a lead; a stale forecast is as poor as its age says. */
 export function errorAt(error: ForecastError, leadDays: number): LeadError {
   return error.byLead[Math.min(MOST_LEAD, Math.max(0, leadDays))]!;
 }
 
-const valueOf = (figure: Figure, d: DailyWeather): number | null =>
-  figure === "rainRoot" ? (d.rainMm === null ? null : Math.sqrt(d.rainMm)) : d[figure];
+/** One forecast and what came, both as they stray from the usual of the date. */
+interface Pair {
+  told: number;
+  came: number;
+}
 
 /**
- * How far the forecasts of an archive missed, by days of lead, drawn towards the prior where little is known.
+ * How far the forecasts of an archive missed, by days of lead, drawn towards the prior where little is known. Lows and
+ * highs are regressed on what was told, both against the normal of the date: without that, calls of rare things such
+ * as frost would come out too often.
  *
  * @param archive - all issues, in any order
  * @param observed - the station's days
+ * @param normals - of the garden
  */
-export function measuredError(archive: readonly ForecastDay[], observed: readonly DailyWeather[]): ForecastError {
+export function measuredError(
+  archive: readonly ForecastDay[],
+  observed: readonly DailyWeather[],
+  normals: ClimateNormals,
+): ForecastError {
   const came = new Map(observed.map((d) => [d.day, d]));
-  const errors = Array.from({ length: MOST_LEAD + 1 }, () => ({ minC: [], maxC: [], windKmh: [], rainRoot: [] }) as Record<Figure, number[]>); // prettier-ignore
+  const pairs = Array.from({ length: MOST_LEAD + 1 }, () => ({ minC: [], maxC: [], windKmh: [], rainRoot: [] }) as Record<Figure, Pair[]>); // prettier-ignore
   for (const told of archive) {
     const seen = came.get(told.day);
     const lead = daysBetween(told.issuedOn, told.day);
     if (!seen || lead < 0 || lead > MOST_LEAD) continue;
+    const doy = dayOfYear(told.day);
+    const usual = { minC: normals.minC[doy]!, maxC: normals.maxC[doy]!, windKmh: 0, rainRoot: 0 };
     for (const figure of FIGURES) {
       const [truth, said] = [valueOf(figure, seen), valueOf(figure, told)];
-      if (truth !== null && said !== null) errors[lead]![figure].push(truth - said);
+      if (truth !== null && said !== null)
+        pairs[lead]![figure].push({ told: said - usual[figure], came: truth - usual[figure] });
     }
   }
   return {
-    byLead: errors.map((of, leadDays) => ({
-      leadDays,
-      ...(Object.fromEntries(FIGURES.map((f) => [f, missOf(of[f], PRIOR[f](leadDays))])) as Record<Figure, Miss>),
-      pairs: of.minC.length,
-    })),
-    pairs: errors.reduce((sum, of) => sum + of.minC.length, 0),
+    byLead: pairs.map((of, leadDays) => leadError(leadDays, (figure) => of[figure])),
+    pairs: pairs.reduce((sum, of) => sum + of.minC.length, 0),
   };
 }
 
-/** Mean and spread of errors, each drawn to the prior (no bias, the spread believed) by its weight. */
-function missOf(errors: readonly number[], priorSpread: number): Miss {
-  const bias = errors.reduce((sum, e) => sum + e, 0) / (errors.length + PRIOR_PAIRS);
-  const squares = errors.reduce((sum, e) => sum + (e - bias) ** 2, 0);
-  return { bias, spread: Math.sqrt((PRIOR_PAIRS * priorSpread ** 2 + squares) / (PRIOR_PAIRS + errors.length)) };
+const valueOf = (figure: Figure, d: DailyWeather): number | null =>
+  figure === "rainRoot" ? (d.rainMm === null ? null : Math.sqrt(d.rainMm)) : d[figure];
+
+function leadError(leadDays: number, pairsOf: (figure: Figure) => readonly Pair[]): LeadError {
+  const miss = (figure: Figure, sloped: boolean) => missOf(pairsOf(figure), PRIOR[figure](leadDays), sloped);
+  return {
+    leadDays,
+    minC: miss("minC", true),
+    maxC: miss("maxC", true),
+    windKmh: miss("windKmh", false),
+    rainRoot: miss("rainRoot", false),
+    pairs: pairsOf("minC").length,
+  };
+}
+
+/** Bias, slope and spread, each drawn to the prior (none, 1, the spread believed) by its weight. */
+function missOf(pairs: readonly Pair[], priorSpread: number, sloped: boolean): Miss {
+  const mean = (of: (p: Pair) => number) =>
+    pairs.length ? pairs.reduce((sum, p) => sum + of(p), 0) / pairs.length : 0;
+  const [toldMean, cameMean] = [mean((p) => p.told), mean((p) => p.came)];
+  const weight = PRIOR_PAIRS * USUAL_STRAY_C ** 2;
+  const slope = sloped
+    ? (pairs.reduce((sum, p) => sum + (p.told - toldMean) * (p.came - cameMean), 0) + weight) /
+      (pairs.reduce((sum, p) => sum + (p.told - toldMean) ** 2, 0) + weight)
+    : 1;
+  const bias = ((cameMean - slope * toldMean) * pairs.length) / (pairs.length + PRIOR_PAIRS);
+  const squares = pairs.reduce((sum, p) => sum + (p.came - bias - slope * p.told) ** 2, 0);
+  return { bias, slope, spread: Math.sqrt((PRIOR_PAIRS * priorSpread ** 2 + squares) / (PRIOR_PAIRS + pairs.length)) };
 }

@@ -7,7 +7,7 @@ export interface DateOdds {
   p10: string | null;
   p50: string | null;
   p90: string | null;
-  /** Half-years with enough days to count. */
+  /** Winters with enough days to count. */
   seasons: number;
   /** Of these, without any frost. */
   without: number;
@@ -21,9 +21,11 @@ export interface FrostDates {
   first: DateOdds;
 }
 
-/** A half-year counts when this share of its days is known. */
+/** A winter counts on a side when this share of the half-year next to summer is known. */
 const COVERED = 0.9;
 const HALF_YEAR_DAYS = 180;
+/** A winter is searched from one midsummer to the next: in mild places its first frost comes after New Year. */
+const WINTER_DAYS = 364;
 
 /**
  * Last and first frost of the year from a daily series.
@@ -31,7 +33,7 @@ const HALF_YEAR_DAYS = 180;
  * @param series - in any order; gaps allowed
  * @param thresholdC - frost is a low at or below it
  * @param latitude - degrees, north positive: tells where summer is
- * @returns percentiles over half-years that are 90 % known; a half-year without frost counts as never
+ * @returns percentiles over winters whose half-year on that side is 90 % known; one without frost counts as never
  */
 export function frostDates(series: readonly DailyWeather[], thresholdC: number, latitude: number): FrostDates {
   const lows = new Map(series.map((d) => [d.day, d.minC]));
@@ -57,10 +59,10 @@ function dateOdds(
   for (const summer of summers) {
     let known = 0;
     let found = side * Infinity;
-    for (let k = side > 0 ? 0 : 1; k < HALF_YEAR_DAYS; k++) {
+    for (let k = side > 0 ? 0 : 1; k <= WINTER_DAYS; k++) {
       const low = lows.get(addDays(summer, side * k));
       if (low === undefined) continue;
-      known++;
+      if (k < HALF_YEAR_DAYS) known++;
       if (low <= thresholdC && !Number.isFinite(found)) found = side * k;
     }
     if (known >= COVERED * HALF_YEAR_DAYS) offsets.push(found);

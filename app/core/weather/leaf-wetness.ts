@@ -10,7 +10,7 @@ export interface LeafHour {
 }
 
 /** On a clear calm night a leaf is up to this much colder than the air, °C: our judgement. */
-const LEAF_DROP_C = 1.8;
+const LEAF_DROP_C = 3;
 /** Water on the leaf: dew gathered in an hour, rain that fills it, most it holds; shares of a full film: our judgement. */
 const DEW_AN_HOUR = 0.08;
 const FULL_FROM_MM = 0.4;

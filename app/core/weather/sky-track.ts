@@ -9,7 +9,7 @@ export type SkySource = "observed" | "forecast" | "normal";
 export interface SkyTrack {
   from: IsoDay;
   today: IsoDay;
-  /** Forecast days are corrected by what forecasts of that lead have been found to miss by. */
+  /** Forecast days are read as forecasts of that lead have been found to come. */
   minC: Float64Array;
   maxC: Float64Array;
   /** How far the day may stray where only its normal is known, °C; 0 for observed and forecast days. */
@@ -94,8 +94,10 @@ export function skyTrack(
     if (i < 0 || i >= length) continue;
     lay(track, i, d, "forecast");
     const miss = errorAt(error, daysBetween(d.issuedOn ?? today, d.day));
-    track.minC[i]! += miss.minC.bias;
-    track.maxC[i] = Math.max(track.minC[i]!, d.maxC + miss.maxC.bias);
+    const doy = dayOfYear(d.day);
+    const [usualMin, usualMax] = [normals.minC[doy]!, normals.maxC[doy]!];
+    track.minC[i] = usualMin + miss.minC.bias + miss.minC.slope * (d.minC - usualMin);
+    track.maxC[i] = Math.max(track.minC[i]!, usualMax + miss.maxC.bias + miss.maxC.slope * (d.maxC - usualMax));
     if (d.windKmh !== null) track.windKmh[i] = Math.max(0, d.windKmh + miss.windKmh.bias);
     track.missMinC[i] = miss.minC.spread;
     track.missMaxC[i] = miss.maxC.spread;

@@ -27,6 +27,8 @@ const BELIEVABLE_C = [-60, 55] as const;
 const STEP_C = 8;
 const STEP_C_AN_HOUR = 3;
 const MOST_STEP_C = 22;
+/** Air this far from the usual mean of the date is a fault, °C: our judgement. */
+const FAR_C = 28;
 /** A day counts when this share of its hours has a reading. */
 const COVERED = 0.8;
 
@@ -37,10 +39,16 @@ const COVERED = 0.8;
  * @param readings - in any order
  * @param timeZone - of the garden: its days have 23 or 25 hours when the clocks change
  * @param until - days from this one on are not over and not taken
+ * @param usualC - mean temperature usual at an instant; without it the run's own middle stands in
  */
-export function stationDays(readings: readonly StationReading[], timeZone: string, until: IsoDay): StationDays {
+export function stationDays(
+  readings: readonly StationReading[],
+  timeZone: string,
+  until: IsoDay,
+  usualC?: (at: Date) => number,
+): StationDays {
   const refused: StationDays["refused"] = [];
-  const good = believed(readings, refused);
+  const good = believed(readings, refused, usualC);
   const byDay = new Map<IsoDay, StationReading[]>();
   for (const r of good) {
     const day = localMoment(new Date(r.at), timeZone).slice(0, 10);
@@ -61,11 +69,16 @@ export function stationDays(readings: readonly StationReading[], timeZone: strin
   return { days, refused, leftOut };
 }
 
-function believed(readings: readonly StationReading[], refused: StationDays["refused"]): StationReading[] {
+function believed(
+  readings: readonly StationReading[],
+  refused: StationDays["refused"],
+  usualC: ((at: Date) => number) | undefined,
+): StationReading[] {
   const sorted = [...readings].sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
   const twice = new Map<number, Set<number>>();
   for (const r of sorted) twice.set(Date.parse(r.at), (twice.get(Date.parse(r.at)) ?? new Set()).add(r.airC));
   const typical = middle(sorted.map((r) => r.airC));
+  const usual = usualC ?? (() => typical);
   const good: StationReading[] = [];
   for (const r of sorted) {
     const ms = Date.parse(r.at);
@@ -74,9 +87,8 @@ function believed(readings: readonly StationReading[], refused: StationDays["ref
       refused.push({ at: r.at, why: `${r.airC} °C cannot be` });
     else if (twice.get(ms)!.size > 1) refused.push({ at: r.at, why: "told twice, with two figures" });
     else if (last && Date.parse(last.at) === ms) continue;
-    // The first reading has nothing before it: it has to fit the run as a whole.
-    else if (!last && Math.abs(r.airC - typical) > MOST_STEP_C + STEP_C)
-      refused.push({ at: r.at, why: `${r.airC} °C is far from all the rest` });
+    else if (Math.abs(r.airC - usual(new Date(r.at))) > FAR_C)
+      refused.push({ at: r.at, why: `${r.airC} °C is far from what is usual` });
     else if (last && Math.abs(r.airC - last.airC) > mostStep((ms - Date.parse(last.at)) / 3_600_000))
       refused.push({ at: r.at, why: `jumped from ${last.airC} to ${r.airC} °C` });
     else good.push(r);
