@@ -10,6 +10,8 @@ const hour = z
   .default("")
   .transform((t) => t || null);
 
+const areDays = (...days: string[]) => days.every((d) => IsoDay.safeParse(d).success);
+
 export const TripForm = z
   .object({
     id: z.string().default(""),
@@ -20,7 +22,11 @@ export const TripForm = z
     backAt: hour,
   })
   .refine((t) => t.to >= t.from, { error: "The trip ends before it starts.", path: ["to"] })
-  .refine((t) => daysBetween(t.from, t.to) <= 366, { error: "Longer than a year: check the dates.", path: ["to"] })
+  // Refinements run on days that are none, too: those have their own sentence.
+  .refine((t) => !areDays(t.from, t.to) || daysBetween(t.from, t.to) <= 366, {
+    error: "Longer than a year: check the dates.",
+    path: ["to"],
+  })
   .refine((t) => t.from !== t.to || !t.leaveAt || !t.backAt || t.leaveAt < t.backAt, {
     error: "You would be back before you leave.",
     path: ["backAt"],

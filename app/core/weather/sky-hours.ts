@@ -63,6 +63,8 @@ export function skyHours(track: SkyTrack, place: Place, days: number, told: read
     return curve;
   };
   for (let i = first; i < today + days; i++) {
+    // Yesterday only runs the balance in; a garden without a record begins with today.
+    if (track.source[i] === "normal" && i < today) continue;
     if (track.source[i] === "normal") break;
     const day = addDays(track.from, i);
     const about = [i - 1, i, i + 1].filter((k) => k >= 0 && k < track.minC.length).map(curveOf);

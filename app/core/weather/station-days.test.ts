@@ -23,7 +23,7 @@ test.each([["2026-03-29", 23], ["2026-10-25", 25]])("the day the clocks change i
 }); // prettier-ignore
 
 test("a jump of 40 °C is not believed, whether for an hour, for six, or for the whole day", () => {
-  const jump = (from: number, to: number) => stationDays([...day("2026-09-18"), ...day("2026-09-19", (n) => (n >= from && n < to ? { airC: 52 } : {}))], ZONE, UNTIL); // prettier-ignore
+  const jump = (from: number, to: number) => stationDays([...day("2026-09-18"), ...day("2026-09-19", (n) => (n >= from && n < to ? { airC: 52 } : {}))], ZONE, UNTIL, () => 10); // prettier-ignore
   const hour = jump(12, 13);
   expect(hour.refused).toHaveLength(1);
   expect(hour.refused[0]!.why).toMatch(/52 °C is far from what is usual/);
