@@ -15,9 +15,9 @@ test("a trip added on Sky & away takes the picks off its days; removing it bring
   const before = await planned(page);
   expect(before.some((l) => l.includes("We 23"))).toBe(true);
   await page.goto(`${demo.url}/sky`);
-  await page.getByLabel("Trip").fill("Two days at the fair");
-  await page.getByLabel("First day away").fill("2026-09-22");
-  await page.getByLabel("Last day away").fill("2026-09-23");
+  await page.getByLabel("Trip", { exact: true }).fill("Two days at the fair");
+  await page.getByLabel("First day away", { exact: true }).fill("2026-09-22");
+  await page.getByLabel("Last day away", { exact: true }).fill("2026-09-23");
   await page.getByRole("button", { name: "Add the trip" }).click();
   await expect(page.getByText(/the plan works round it/)).toBeVisible();
   await page.goto(demo.url);
@@ -37,15 +37,15 @@ test("no minutes at all leaves no picks, and says what is lost; minutes given ba
 }) => {
   await page.goto(`${demo.url}/sky`);
   for (const day of ["Mon", "Tue", "Wed", "Thu", "Fri", "Sat", "Sun"])
-    await page.getByLabel(day, { exact: true }).fill("0");
-  await page.getByRole("button", { name: "Save the minutes" }).click();
+    for (const slot of ["cool morning", "midday", "evening"]) await page.getByLabel(`${day}, ${slot}`).fill("0");
+  await page.getByRole("button", { name: "Save the week" }).click();
   await expect(page.getByText(/the plan is made anew/)).toBeVisible();
   await page.goto(demo.url);
   expect(await planned(page)).toEqual([]);
   await expect(page.getByText("Nothing to pick is planned in the next two weeks.")).toBeVisible();
   await page.goto(`${demo.url}/sky`);
-  await page.getByLabel("Sat", { exact: true }).fill("60");
-  await page.getByRole("button", { name: "Save the minutes" }).click();
+  await page.getByLabel("Sat, evening").fill("60");
+  await page.getByRole("button", { name: "Save the week" }).click();
   await expect(page.getByText(/the plan is made anew/)).toBeVisible();
   await page.goto(demo.url);
   const saturdays = await planned(page);

@@ -49,14 +49,14 @@ export function takeCalendar(
   db: Db,
   row: GardenRow,
   text: string,
-  useOf: (uid: string) => CalendarUse,
+  chosen: (uid: string) => CalendarUse,
 ): CalendarOutcome {
   const read = readCalendar(text, row.timeZone, todayOf(row));
   if (read.status === "refused") return read;
   let [trips, busy] = [0, 0];
   db.transaction((tx) => {
     for (const event of read.events) {
-      const use = useOf(event.uid);
+      const use = chosen(event.uid);
       const earlier = (key: typeof trip.calendarKey | typeof busyTime.calendarKey) => or(eq(key, event.uid), like(key, `${escaped(event.uid)}|%`)); // prettier-ignore
       tx.delete(trip).where(earlier(trip.calendarKey)).run();
       tx.delete(busyTime).where(earlier(busyTime.calendarKey)).run();

@@ -33,8 +33,8 @@ export function newestForecast(
     .filter((i) => i.issuedOn <= today);
   const days = new Map<IsoDay, ForecastDay>();
   for (const issue of issues)
-    for (const { issueId: _, ...d } of db.select().from(forecastDay).where(eq(forecastDay.issueId, issue.id)).all())
-      if (!days.has(d.day)) days.set(d.day, { ...d, issuedOn: issue.issuedOn });
+    for (const { issueId, ...d } of db.select().from(forecastDay).where(eq(forecastDay.issueId, issue.id)).all())
+      if (issueId && !days.has(d.day)) days.set(d.day, { ...d, issuedOn: issue.issuedOn });
   const newest = issues[0];
   return { days: [...days.values()], hours: newest?.hours ? hoursOf(newest.hours) : [], newest };
 }

@@ -22,8 +22,11 @@ const MOST_DAYS_BACK = 60;
 /** Weather this far from the garden's usual, on the mean of its days, is in another unit: our judgement. */
 const UNLIKELY_C = 15;
 
-const underWay = new WeakMap<Db, Map<FeedKind, Promise<void>>>();
+const underWay = new WeakMap<Db, Map<string, Promise<void>>>();
 const lastTry = new WeakMap<Db, Map<string, number>>();
+
+/** A feed and, in the demo, the day of its clock: another day is another question. */
+const askedFor = (kind: FeedKind, row: GardenRow) => `${kind} ${row.demoDay ?? ""}`;
 
 /** Asks the feeds that are due, without anybody waiting for it. */
 export function refreshInBackground(db: Db, row: GardenRow): void {
@@ -38,21 +41,22 @@ export async function refreshWeather(db: Db, row: GardenRow, patience: Patience 
 }
 
 function isDue(db: Db, row: GardenRow, feed: Feed): boolean {
-  const tried = lastTry.get(db)?.get(`${feed.kind} ${row.demoDay ?? ""}`);
+  const tried = lastTry.get(db)?.get(askedFor(feed.kind, row));
   if (tried === undefined) return true;
   return Date.now() - tried >= (feed.lastError ? AGAIN_MS : FRESH_MS);
 }
 
 /** One asking at a time; whoever comes meanwhile waits for the same answer. */
 function refreshFeed(db: Db, row: GardenRow, kind: FeedKind, patience: Patience): Promise<void> {
-  const running = underWay.get(db) ?? new Map<FeedKind, Promise<void>>();
+  const running = underWay.get(db) ?? new Map<string, Promise<void>>();
   underWay.set(db, running);
-  const known = running.get(kind);
+  const asked = askedFor(kind, row);
+  const known = running.get(asked);
   if (known) return known;
   const tries = lastTry.get(db) ?? new Map<string, number>();
-  lastTry.set(db, tries.set(`${kind} ${row.demoDay ?? ""}`, Date.now()));
-  const asking = ask(db, row, kind, patience).finally(() => running.delete(kind));
-  running.set(kind, asking);
+  lastTry.set(db, tries.set(asked, Date.now()));
+  const asking = ask(db, row, kind, patience).finally(() => running.delete(asked));
+  running.set(asked, asking);
   return asking;
 }
 

@@ -199,7 +199,7 @@ test("whatever value is accepted, the garden can still be judged and planned", (
         db.delete(householdCrop).run();
       }
     }
-});
+}, 240_000);
 
 test("where every day counts alike no temperatures are shown", () => {
   db.update(planting).set({ cropId: "hens_eggs" }).run();

@@ -58,8 +58,9 @@ test("the station's hours make the day again: low, high, rain", () => {
     const real = truth.dayOf(d.day)!;
     expect([d.minC, d.maxC]).toEqual([real.minC, real.maxC]);
     expect(Math.abs((d.rainMm ?? 0) - real.rainMm)).toBeLessThan(0.3);
-    // Air below the day's dew point pulls its mean down.
-    expect(Math.abs(d.dewPointC! - real.dewPointC)).toBeLessThan(2);
+    // An evening that cools below the day's dew point pulls its mean down.
+    if (truth.dayOf(addDays(d.day, 1))!.minC > real.dewPointC)
+      expect(Math.abs(d.dewPointC! - real.dewPointC)).toBeLessThan(0.5);
   }
   expect(days).toHaveLength(14);
 });

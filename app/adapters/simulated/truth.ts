@@ -67,12 +67,13 @@ function climate(from: IsoDay, to: IsoDay, uniform: () => number, days: Map<IsoD
     const rainMm = wet ? tenth(-5.2 * Math.log(1 - uniform())) : 0;
     const windKmh = tenth(12 + (wet ? 10 : 0) + 7 * Math.abs(normalDraw(uniform)));
     const minC = tenth(mean - range / 2);
-    days.set(day, { ...unseen({ day, minC, maxC: tenth(mean + range / 2), rainMm, windKmh }), ...STORY[day] });
+    const seen = { day, minC, maxC: tenth(mean + range / 2), rainMm, windKmh, ...STORY[day] };
+    days.set(day, { ...unseen(seen), ...STORY[day] });
   }
 }
 
 /** What a daily series does not tell, made up from its day so that it is the same each time. */
-function unseen(d: { day: IsoDay; minC: number; maxC: number; rainMm: number; windKmh: number }): TrueDay {
+function unseen(d: Pick<TrueDay, "day" | "minC" | "maxC" | "rainMm" | "windKmh">): TrueDay {
   const chance = seeded(dayNumber(d.day) * 2654435761);
   const wet = d.rainMm >= 0.3;
   const rainHours = wet ? Math.min(20, 1 + Math.round(d.rainMm / 2 + 3 * chance())) : 0;

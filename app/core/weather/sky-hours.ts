@@ -84,7 +84,7 @@ export function skyHours(track: SkyTrack, place: Place, days: number, told: read
       leaf.push({ day: i, airC, dewPointC, rainMm, windKmh, sunIsUp, openSky });
       made.push({
         at,
-        clock: clockTime(clockMinutes(at, place.timeZone)),
+        clock: clockTime(instants.length === 24 ? 60 * n : clockMinutes(at, place.timeZone)),
         airC,
         dewPointC,
         humidity,
