@@ -1,11 +1,12 @@
 import { eq, inArray } from "drizzle-orm";
 import { addDays, sayDay, sunTimes } from "~/core/calendar";
 import { BED_MINUTES, sayPieces } from "~/core/garden";
+import { inTenths } from "~/core/hazards";
 import { sayMass } from "~/core/units";
 import type { Db } from "~/db/client.server";
 import { bed, planting, type GardenRow } from "~/db/schema.server";
 import { checkView } from "./check-view.server";
-import { plannedGarden } from "./outlook.server";
+import { plannedGarden, type PlannedGarden } from "./outlook.server";
 import { errandsOf, openRound, plannedWalk } from "./round.server";
 import { cropsOf } from "./household-crops.server";
 
@@ -21,7 +22,7 @@ export function roundView(db: Db, row: GardenRow) {
   const daylight =
     sun.status === "ok" ? `Sun ${clock(sun.riseAt)} to ${clock(sun.setAt)}` : "The sun neither rises nor sets";
   const out = openRound(db);
-  const common = { today, units: row.unitSystem, daylight };
+  const common = { today, units: row.unitSystem, daylight, warnings: skyWarnings(planned) };
   if (!out) {
     const walk = plannedWalk(planned, 0);
     const next = planned.outlook.days.findIndex((_, n) => n > 0 && plannedWalk(planned, n).grams > 0);
@@ -74,6 +75,19 @@ export function roundView(db: Db, row: GardenRow) {
       };
     }),
   };
+}
+
+/** What the sky of today asks of whoever goes out. */
+function skyWarnings({ outlook }: PlannedGarden): string[] {
+  const terms = outlook.terms[0]!;
+  const { thunderHours, hotSlots } = terms;
+  const first = thunderHours[0];
+  const thunder = Math.max(outlook.storms[0]!.thunderOdds, ...thunderHours.map((h) => h.thunderOdds));
+  return [
+    terms.dryFrom ? `Leaves are dry from about ${terms.dryFrom}.` : terms.wetAllDay ? "Leaves stay wet today." : "",
+    first ? `Thunder ${inTenths(thunder)}, ${first.clock} to ${thunderHours.at(-1)!.clock}: be in before it.` : "",
+    hotSlots.length > 0 ? `Too hot to work at ${hotSlots.join(" and ")}: go early or late, take water.` : "",
+  ].filter(Boolean);
 }
 
 function outcomeInWords(

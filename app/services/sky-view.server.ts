@@ -1,5 +1,5 @@
 import { count, desc, max, min, sql } from "drizzle-orm";
-import { addDays, dayAndMonth, localMoment, shortDay, sunTimes, weekday } from "~/core/calendar";
+import { addDays, dayAndMonth, localMoment, shortDay, sunTimes, twilight, weekday } from "~/core/calendar";
 import { hazardCards } from "~/core/garden";
 import { SLOTS, SKILLS } from "~/core/hands";
 import { FREEZE_CLASSES, inTenths, nightOddsBelow } from "~/core/hazards";
@@ -47,10 +47,10 @@ export function skyView(db: Db, row: GardenRow, shownDay: string | null) {
     today,
     units: row.unitSystem,
     demo: row.demoDay !== null,
-    days: daysOf(planned, row, exceptions),
+    days: daysOf(planned, exceptions),
     bands: bandsOf(planned),
     cards: hazardCards(outlook, plan.picks, row.unitSystem),
-    shown: shown ? dayShown(planned, shown.day, exceptions) : null,
+    shown: shown ? dayShown(planned, row, shown.day, exceptions) : null,
     trips: db
       .select()
       .from(trip)
@@ -68,7 +68,7 @@ export function skyView(db: Db, row: GardenRow, shownDay: string | null) {
   };
 }
 
-function daysOf({ outlook, today }: PlannedGarden, row: GardenRow, exceptions: ReadonlySet<string>) {
+function daysOf({ outlook, today }: PlannedGarden, exceptions: ReadonlySet<string>) {
   const { track } = outlook;
   const offset = trackIndex(track, today);
   const beds = [...new Map(outlook.plantings.map((p) => [p.bed.id, p.bed])).values()];
@@ -76,12 +76,10 @@ function daysOf({ outlook, today }: PlannedGarden, row: GardenRow, exceptions: R
     name: bed.name,
     nights: nightOddsBelow(track, bed.kind, FREEZE_CLASSES.light, outlook.days.length, outlook.coverGainC(bed.id)),
   }));
-  const clock = (at: Date) => localMoment(at, row.timeZone).slice(11);
   return outlook.days.map((day, n) => {
     const at = offset + n;
     const terms = outlook.terms[n]!;
     const storm = outlook.storms[n]!;
-    const sun = sunTimes(day, row.latitude, row.longitude);
     const worst = nights.map((b) => ({ name: b.name, odds: b.nights[n]!.odds })).sort((a, b) => b.odds - a.odds)[0];
     const called = track.source[at + 1] !== "normal";
     return {
@@ -99,7 +97,6 @@ function daysOf({ outlook, today }: PlannedGarden, row: GardenRow, exceptions: R
       storm: stormWords(storm),
       leaves: leafWords(terms),
       hasHours: terms.hours !== undefined,
-      sun: sun.status === "ok" ? `${clock(sun.riseAt)} to ${clock(sun.setAt)}` : "no rise or set",
       away: terms.hands.away,
       helper: terms.hands.helper?.name ?? null,
       minutes: terms.minutes,
@@ -122,13 +119,14 @@ function stormWords(s: { gustOdds: number; soakOdds: number; hailOdds: number; t
   return worst && worst[1] >= 0.3 ? `${worst[0]} ${inTenths(worst[1])}` : "";
 }
 
+/** From when leaves are dry, in a word or a time. */
 function leafWords(terms: PlannedGarden["outlook"]["terms"][number]): string {
   if (!terms.hours) return "";
-  if (terms.wetAllDay) return terms.hours.rainHoursKnown ? "wet all day" : "rain about";
-  return terms.dryFrom ? `dry ${terms.dryFrom}` : "dry";
+  if (terms.wetAllDay) return terms.hours.rainHoursKnown ? "not at all" : "rain about";
+  return terms.dryFrom ? terms.dryFrom.replace(/^0/, "") : "all day";
 }
 
-function dayShown({ outlook, today }: PlannedGarden, day: string, exceptions: ReadonlySet<string>) {
+function dayShown({ outlook }: PlannedGarden, row: GardenRow, day: string, exceptions: ReadonlySet<string>) {
   const terms = outlook.terms.find((t) => t.day === day)!;
   return {
     day,
@@ -139,7 +137,7 @@ function dayShown({ outlook, today }: PlannedGarden, day: string, exceptions: Re
     hotSlots: terms.hotSlots,
     leaves: leafWords(terms),
     rainHoursKnown: terms.hours!.rainHoursKnown,
-    isToday: day === today,
+    light: lightWords(row, day),
     hours: terms.hours!.hours.map((h) => ({
       clock: h.clock,
       airC: Math.round(h.airC * 10) / 10,
@@ -151,6 +149,16 @@ function dayShown({ outlook, today }: PlannedGarden, day: string, exceptions: Re
       sun: h.sunIsUp,
     })),
   };
+}
+
+/** Sunrise, sunset and how long there is light to work by. */
+function lightWords({ latitude, longitude, timeZone }: GardenRow, day: string): string {
+  const sun = sunTimes(day, latitude, longitude);
+  if (sun.status !== "ok") return "The sun neither rises nor sets.";
+  const clock = (at: Date) => localMoment(at, timeZone).slice(11);
+  const light = twilight(day, latitude, longitude);
+  const dark = light ? `; light to work by from ${clock(light.dawnAt)} to ${clock(light.duskAt)}` : "";
+  return `Sun ${clock(sun.riseAt)} to ${clock(sun.setAt)}${dark}.`;
 }
 
 /** Busy times ahead: how many, and the next few. */

@@ -35,7 +35,7 @@ export interface HazardAct {
 
 /** Beds that a cover laid for the night can be put on. */
 const COVERABLE: readonly BedKind[] = ["open", "raised", "low", "wall", "container"];
-const MOST_COVERS = 3;
+const MOST_COVERS = 2;
 /** Covering is worth naming when it takes this much off the odds: our judgement. */
 const HELPS = 0.08;
 
@@ -49,13 +49,11 @@ function pickAct(outlook: GardenOutlook, touched: readonly Touched[]): HazardAct
     outlook,
     touched.filter((t) => t.comesIn === null && t.grams >= 50),
   );
-  const acts: HazardAct[] = [];
-  if (come.length > 0) {
-    const last = Math.max(...come.map((t) => t.comesIn!));
-    acts.push({ act: "pick", words: `The last round before it is ${sayDay(outlook.days[last]!, outlook.today)}.` });
-  }
-  if (missed.length > 0) acts.push({ act: "pick", words: `Time to spare? Take ${listOf(cropNames(missed))} too.` });
-  return acts;
+  const last = Math.max(...come.map((t) => t.comesIn!));
+  const spare = missed.length > 0 ? `Time to spare? Take ${listOf(cropNames(missed))} too.` : "";
+  const round = come.length > 0 ? `The last round before it is ${sayDay(outlook.days[last]!, outlook.today)}.` : "";
+  const words = [round, spare].filter(Boolean).join(" ");
+  return words ? [{ act: "pick", words }] : [];
 }
 
 /** Against a cold night or lasting chill. */

@@ -103,6 +103,7 @@ test("heat: heads first, water, and hours that are too hot for people are no min
   const heat = cards.find((c) => c.kind === "heat")!;
   expect(heat.lead).toBe("Heat Monday to Wednesday");
   expect(heat.where).toMatch(/^up to 39°, feels like \d\d°$/);
+  expect(heat.stake[0]).toMatch(/^Broccoli.* opens its head\.$/);
   expect(heat.caution).toMatch(/no round/);
   expect(heat.acts.map((a) => a.words).join(" ")).toMatch(/in the cool of the morning/);
   expect(outlook.terms[2]!.hotSlots).toContain("midday");

@@ -312,13 +312,24 @@ function heatCards(outlook: GardenOutlook, picks: Picks, units: UnitSystem): Haz
       where: `up to ${sayTemperature(top, units)}${feels >= HEAT_CARE_C ? `, feels like ${sayTemperature(feels, units)}` : ""}`,
       beds: [],
       touched,
-      stake: stakeOf(outlook, touched, units),
+      stake: [...heatEffects(outlook, touched), ...stakeOf(outlook, touched, units)],
       acts: heatActs(outlook, touched),
       caution: shut
         ? `From ${sayTemperature(HEAT_STOP_C, units)} felt heat there is no round: go early or in the evening. Dizzy, confused or no sweat: stop, cool down, call for help.`
         : "Go early, hat on, water every 15 to 20 minutes, rest in the shade.",
     },
   ];
+}
+
+/** "Broccoli opens its buds.": what heat does to the first two crops it touches. */
+function heatEffects(outlook: GardenOutlook, touched: readonly Touched[]): string[] {
+  const hit = outlook.plantings.filter((p) => touched.some((t) => t.plantingId === p.planting.id));
+  return cropNames(hit)
+    .slice(0, 2)
+    .map((name) => {
+      const p = hit.find((x) => cropNames([x])[0] === name);
+      return `${capital(name)} ${p?.crop.heat?.effect ?? "suffers"}.`;
+    });
 }
 
 function thunderCards(outlook: GardenOutlook): HazardCard[] {
@@ -376,7 +387,7 @@ function wateryCards(outlook: GardenOutlook): HazardCard[] {
 }
 
 function wetCards(outlook: GardenOutlook, picks: Picks): HazardCard[] {
-  return outlook.terms.slice(0, 2).flatMap((day, n): HazardCard[] => {
+  const cards = outlook.terms.slice(0, 2).flatMap((day, n): HazardCard[] => {
     const touched = outlook.plantings.filter(
       (p) => p.crop.handsOffWhenWet.value && ((picks[p.planting.id] ?? []).includes(n) || p.bans[n] === "wet leaves"),
     );
@@ -401,4 +412,6 @@ function wetCards(outlook: GardenOutlook, picks: Picks): HazardCard[] {
       },
     ];
   });
+  // Tomorrow's dew is news when today has none.
+  return cards.slice(0, 1);
 }

@@ -19,6 +19,11 @@ export function RoundPreview({ round }: { round: Preview }) {
       <chakra.h1 fontSize={{ base: "1.9rem", md: "2.3rem" }}>Today’s round</chakra.h1>
       <chakra.p margin="4px 0 16px" color="soft">
         {round.minutes} minutes, about {round.kilos}. {round.daylight}.
+        {round.warnings.map((w) => (
+          <chakra.strong key={w} display="block" color="ink">
+            {w}
+          </chakra.strong>
+        ))}
       </chakra.p>
       <Box
         display="grid"

@@ -38,7 +38,9 @@ export function DayHours({ shown, units }: { shown: Shown; units: UnitSystem }) 
           Close
         </Link>
       </Box>
-      <chakra.p margin="2px 0 8px">{inWords(shown)}</chakra.p>
+      <chakra.p margin="2px 0 8px">
+        {inWords(shown)} {shown.light}
+      </chakra.p>
       <Box display="grid" gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "minmax(0, 1fr) 300px" }} gap="20px">
         <Box minWidth="0">
           <Box height="230px" aria-hidden>
@@ -143,7 +145,7 @@ function inWords({ hours, leaves, hotSlots }: Shown): string {
   const hot = runs(hours, (h) => h.hot).map(clockRange);
   return [
     wet.length > 0
-      ? `Leaves wet ${wet.join(" and ")}, from ${dew && rain ? "dew and rain" : dew ? "dew" : "rain"}${leaves.startsWith("dry ") ? `: go to beans, tomatoes and berries from ${leaves.slice(4)}` : ""}.`
+      ? `Leaves wet ${wet.join(" and ")}, from ${dew && rain ? "dew and rain" : dew ? "dew" : "rain"}${leaves.includes(":") ? `: go to beans, tomatoes and berries from ${leaves}` : ""}.`
       : "Leaves dry all day.",
     thunder.length > 0 ? `Thunder about ${thunder.join(" and ")}: no round; wait 30 minutes after the last.` : "",
     heat.length > 0

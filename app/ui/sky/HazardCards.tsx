@@ -60,12 +60,8 @@ export function HazardCards({ view }: { view: SkyView }) {
             : "There is no forecast to go by. Fetch one, read a file or note one by hand below."}
         </p>
       )}
-      <Box
-        display="grid"
-        gridTemplateColumns={{ base: "minmax(0, 1fr)", md: "repeat(auto-fill, minmax(370px, 1fr))" }}
-        gap="14px"
-        alignItems="start"
-      >
+      {/* Columns, since a frost has much to say and wet leaves little. */}
+      <Box css={{ columnWidth: "350px", columnGap: "14px" }}>
         {view.cards.map((card) => (
           <OneCard key={card.key} card={card} today={view.today} units={view.units} />
         ))}
@@ -87,6 +83,8 @@ function OneCard({ card, today, units }: { card: HazardCard; today: string; unit
       borderLeftColor={warm ? "persimmonFill" : "slate"}
       borderRadius="seed"
       padding="12px 16px"
+      marginBottom="14px"
+      css={{ breakInside: "avoid" }}
     >
       <chakra.h3 fontSize="1.2rem" display="flex" gap="8px" alignItems="center" color={warm ? "ink" : "slate"}>
         <Icon size={22} aria-hidden />
@@ -130,13 +128,20 @@ function CoverButton({ cover }: { cover: NonNullable<HazardAct["cover"]> }) {
   );
 }
 
+const counted = (count: number, what: string) => `${count} ${what}${count === 1 ? "" : "s"}`;
+
 function Threatened({ card, today, units }: { card: HazardCard; today: string; units: UnitSystem }) {
   const planDay = (n: number) => {
     const day = new Date(Date.parse(`${today}T00:00:00Z`) + n * 86_400_000).toISOString().slice(0, 10);
     return sayDay(day, today);
   };
   return (
-    <Fold quiet summary={`${card.touched.length} plantings${card.beds.length ? `, ${card.beds.length} beds` : ""}`}>
+    <Fold
+      quiet
+      summary={[counted(card.touched.length, "planting"), card.beds.length ? counted(card.beds.length, "bed") : ""]
+        .filter(Boolean)
+        .join(", ")}
+    >
       <chakra.ul listStyleType="none" padding="0" margin="0 0 8px" display="grid" gap="4px">
         {card.touched.map((t) => (
           <li key={t.plantingId}>

@@ -39,13 +39,13 @@ export function SkyStrip({ view }: { view: SkyView }) {
         <Row label="Rain, gusts" days={days}>
           {(d) => <Wet d={d} units={view.units} />}
         </Row>
-        <Row label="Leaves" days={days}>
+        <Row label="Leaves dry from" days={days}>
           {(d) => (
             <chakra.span
               display="block"
               fontSize="0.9rem"
               lineHeight="1.1"
-              fontWeight={d.leaves.startsWith("dry ") ? 700 : 400}
+              fontWeight={d.leaves.includes(":") ? 700 : 400}
             >
               {d.leaves}
             </chakra.span>
@@ -206,7 +206,14 @@ function Wet({ d, units }: { d: Day; units: SkyView["units"] }) {
     <Box fontSize="0.9rem" lineHeight="1.2" minHeight="40px">
       {d.rainMm !== null && <span>{sayRain(d.rainMm, units)}</span>}
       {d.storm ? (
-        <chakra.span display="block" fontWeight="700" color="slate" lineHeight="1.1">
+        <chakra.span
+          display="block"
+          fontWeight="700"
+          color="slate"
+          lineHeight="1.1"
+          background="card"
+          borderRadius="8px"
+        >
           {d.storm}
         </chakra.span>
       ) : (

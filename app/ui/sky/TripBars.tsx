@@ -2,6 +2,7 @@ import { Box, Slider, chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import { addDays, daysBetween, shortDay } from "~/core/calendar";
 import type { SkyView } from "~/services/sky-view.server";
+import { Action } from "~/ui/shell/Action";
 import { RowName } from "./SkyStrip";
 import { useSkyDesk } from "./useSkyDesk";
 
@@ -24,7 +25,26 @@ export function TripBars({ view, labels }: { view: SkyView; labels: string }) {
           <TripBar trip={t} view={view} />
         </Box>
       ))}
+      <NewTrip view={view} labels={labels} />
     </>
+  );
+}
+
+/** A new trip of two days on the strip, to be dragged into place; its name and hours are changed below. */
+function NewTrip({ view, labels }: { view: SkyView; labels: string }) {
+  const { Form, busy } = useSkyDesk();
+  return (
+    <Box display="grid" gridTemplateColumns={`${labels} minmax(0, 1fr)`}>
+      <RowName>Trip</RowName>
+      <Form method="post" action="/sky">
+        <input type="hidden" name="name" value="Away" />
+        <input type="hidden" name="from" value={addDays(view.today, 1)} />
+        <input type="hidden" name="to" value={addDays(view.today, 2)} />
+        <Action size="small" name="intent" value="save trip" disabled={busy}>
+          Put a trip here, then drag its ends
+        </Action>
+      </Form>
+    </Box>
   );
 }
 
