@@ -10,7 +10,15 @@ const SEEDS = Array.from({ length: 20 }, (_, n) => (process.env.TUNE ? 1 : 101) 
 /** A decile counts when it has this many calls. */
 const ENOUGH = 200;
 
-const series = readSeries(file);
+function seriesOrEnd() {
+  try {
+    return readSeries(file);
+  } catch (error) {
+    console.error(`${file} cannot be used: ${(error as Error).message}`);
+    process.exit(1);
+  }
+}
+const series = seriesOrEnd();
 console.log(
   `${file}: learnt on ${spanOf(series.learn)}; called ${spanOf(series.test)}; ${SEEDS.length} seeds of forecasts`,
 );
