@@ -1,4 +1,4 @@
-import { isNull } from "drizzle-orm";
+import { getTableColumns, isNull } from "drizzle-orm";
 import { addDays, type IsoDay } from "~/core/calendar";
 import type { Catalogue } from "~/core/crops";
 import type { GardenState } from "~/core/garden";
@@ -27,6 +27,9 @@ import {
 import { measuredErrorOf, newestForecast } from "./forecast-archive.server";
 import { cropsOf, varietyOf } from "./household-crops.server";
 
+/** What the judgement needs of a day on record: not where it came from. */
+const { day, minC, maxC, rainMm, windKmh, dewPointC, cloudShare } = getTableColumns(weatherDay);
+const FIGURES = { day, minC, maxC, rainMm, windKmh, dewPointC, cloudShare };
 /** Before the household says otherwise: half an hour in the evening. */
 const USUAL = { morning: 0, midday: 0, evening: 30 };
 const RECORD_BEGINS_DAYS = 7;
@@ -40,7 +43,7 @@ export function gardenState(db: Db, row: GardenRow, today: IsoDay): GardenState 
   const counts = byPlanting(db.select().from(countSeen).all());
   const picks = byPlanting(db.select().from(pick).where(isNull(pick.withdrawnAt)).all());
   const treatments = byPlanting(db.select().from(treatment).where(isNull(treatment.withdrawnAt)).all());
-  const observed = db.select().from(weatherDay).all();
+  const observed = db.select(FIGURES).from(weatherDay).all();
   const forecast = newestForecast(db, today);
   const crops = cropsOf(db);
   return {

@@ -1,10 +1,10 @@
-import { desc, eq } from "drizzle-orm";
+import { eq } from "drizzle-orm";
 import { httpForecast, httpStation } from "~/adapters/http-weather.server";
 import { USUAL_PATIENCE, type Patience } from "~/adapters/fetch-text.server";
 import { addDays, dayOfYear, instantOf, localMoment, type IsoDay } from "~/core/calendar";
 import { normalsFromSeries, roughNormals, stationDays, type DailyWeather } from "~/core/weather";
 import type { Db } from "~/db/client.server";
-import { forecastIssue, weatherDay, weatherFeed, type GardenRow } from "~/db/schema.server";
+import { weatherDay, weatherFeed, type GardenRow } from "~/db/schema.server";
 import { WeatherUnreachable } from "~/ports/weather-unreachable";
 import { todayOf } from "./clock.server";
 import { gardenNow } from "./garden-now.server";
@@ -165,8 +165,3 @@ function refuseMean(mean: number): void {
 
 const sayLeftOut = (sentences: readonly string[]) =>
   sentences.length > 3 ? `${sentences.slice(0, 3).join(" ")} And ${sentences.length - 3} more.` : sentences.join(" ");
-
-/** The newest issue on file, for saying how old it is. */
-export function newestIssue(db: Db) {
-  return db.select().from(forecastIssue).orderBy(desc(forecastIssue.issuedAt)).get();
-}

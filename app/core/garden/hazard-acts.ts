@@ -8,6 +8,7 @@ import {
   type BedKind,
   type StormDay,
 } from "../hazards";
+import { sayDegrees, type UnitSystem } from "../units";
 import { capital, cropNames, listOf } from "./in-sentences";
 import type { GardenOutlook, PlantingOutlook } from "./look-ahead";
 import type { HazardCard, Touched } from "./hazard-cards";
@@ -76,6 +77,7 @@ export function coverActs(
   beds: HazardCard["beds"],
   touched: readonly Touched[],
   evening: IsoDay,
+  units: UnitSystem,
 ): HazardAct[] {
   const n = outlook.days.indexOf(evening);
   const covers = beds
@@ -93,7 +95,7 @@ export function coverActs(
       act: "cover",
       words: covered
         ? `Covered that night ${inBed(b)}: ${inTenths(bare)} becomes ${inTenths(b.odds)}.`
-        : `Fleece ${inBed(b)} (about ${COVERS.fleece.gainC} °C): ${inTenths(bare)} becomes ${inTenths(under)}.`,
+        : `Fleece ${inBed(b)} (about ${sayDegrees(COVERS.fleece.gainC, units)}): ${inTenths(bare)} becomes ${inTenths(under)}.`,
       cover: { bedId: b.bedId, evening, covered },
     }));
   if (covers.length > 0)

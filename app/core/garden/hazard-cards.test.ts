@@ -72,7 +72,6 @@ test("a bed that is covered has better odds, says so, and saves the crop in the 
   expect(low(covered)).toBeLessThan(0.2 * low(bare));
   const bean = (of: typeof bare) => of.outlook.plantings.find((p) => p.planting.id === "bean")!;
   expect(bean(covered).survival.sound[6]!).toBeGreaterThan(bean(bare).survival.sound[6]! + 0.3);
-  expect(bean(covered).bare.sound[6]).toBeCloseTo(bean(bare).survival.sound[6]!, 9);
   expect(
     covered.cards.find((c) => c.kind === "frost")?.acts.find((a) => a.cover?.bedId === "low")?.cover?.covered ?? true,
   ).toBe(true);
@@ -124,6 +123,8 @@ test("dew keeps hands off beans until it dries; with mornings only there is no p
   const morning = cardsOf(hours({ morning: 40 }));
   expect(morning.outlook.plantings[0]!.bans[1]).toBe("wet leaves");
   expect(morning.outlook.plantings.find((p) => p.planting.id === "carrot")!.bans[1]).toBeNull();
+  // Wet mornings keep hands off; nobody is away for it.
+  for (const p of morning.outlook.plantings) expect(p.judgement.verdict.sentence).not.toMatch(/away/);
   expect((morning.plan.picks.bean ?? []).filter((t) => morning.outlook.plantings[0]!.bans[t])).toEqual([]);
 });
 

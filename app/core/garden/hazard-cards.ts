@@ -185,7 +185,7 @@ function frostCards(outlook: GardenOutlook, picks: Picks, units: UnitSystem): Ha
           beds,
           touched,
           stake: stakeOf(outlook, touched, units),
-          acts: [...frostActs(outlook, touched), ...coverActs(outlook, beds, touched, evening)],
+          acts: [...frostActs(outlook, touched), ...coverActs(outlook, beds, touched, evening, units)],
           caution: "Soft produce caught by frost: use what is sound at once, discard what is water-soaked.",
         },
       ];

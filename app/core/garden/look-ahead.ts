@@ -1,5 +1,6 @@
 import { addDays, daysBetween, type IsoDay } from "../calendar";
 import { ofVariety, type Catalogue, type Crop } from "../crops";
+import type { Trip } from "../hands";
 import { leafOffer, onceOffer, repeatOffer, settingRate, type LeafOffer, type SettingRate } from "../cropping";
 import {
   BED_CLIMATES,
@@ -24,11 +25,10 @@ import {
   roughNormals,
   skyTrack,
   soilOutlook,
-  type SoilDay,
   type ClimateNormals,
   type SkyTrack,
+  type SoilDay,
 } from "../weather";
-import type { Trip } from "../hands";
 import { dayTerms, type DayTerms } from "./day-terms";
 import type { BedState, GardenState, PlantingState } from "./garden-state";
 import { learnerOf } from "./first-picks";
@@ -51,8 +51,6 @@ export interface PlantingOutlook {
   bed: BedState;
   judgement: Judgement;
   survival: Survival;
-  /** The same if nothing were covered: what covering saves. */
-  bare: Survival;
   /** Set while a treatment keeps it from being picked. */
   ban: PickBan | undefined;
   /** What keeps the hands off it on each day. */
@@ -76,8 +74,8 @@ export interface GardenOutlook {
   today: IsoDay;
   days: IsoDay[];
   track: SkyTrack;
-  /** Years behind the normals; 0 = rough guess from the latitude. */
   normals: ClimateNormals;
+  /** Years behind the normals; 0 = rough guess from the latitude. */
   normalYears: number;
   /** Free hands, hours and stops of each day. */
   terms: DayTerms[];
@@ -153,14 +151,11 @@ export function lookAhead(garden: GardenState, catalogue: Catalogue, horizonDays
     const assessment = assess(crop, dev, planting.looks, today);
     const nearlyOn = (n: number) => 1 - oddsOn(assessment.stages, addDays(today, n))["not yet"];
     const soil = soilOf(bed.kind);
-    const bare = survival(crop, track, bed.kind, horizonDays, { nearlyOn, soil });
-    const covered = garden.covers.some((c) => c.bedId === bed.id);
-    const risk = covered
-      ? survival(crop, track, bed.kind, horizonDays, { nearlyOn, soil, coverGainC: coverGainC(bed.id) })
-      : bare;
+    const risk = survival(crop, track, bed.kind, horizonDays, { nearlyOn, soil, coverGainC: coverGainC(bed.id) });
     const ban = pickBan(planting.treatments, today);
     const bans = bansOf(crop, planting, terms, soil, risk);
-    const handsFree = minutesFree.map((m, n) => m > ROUND_MINUTES + BED_MINUTES && bans[n] === null);
+    const nobody = minutesFree.map((m, n) => m <= ROUND_MINUTES + BED_MINUTES || bans[n] === "helper");
+    const handsFree = nobody.map((none, n) => !none && bans[n] === null);
     const judgement = judge({
       crop,
       dev,
@@ -169,6 +164,7 @@ export function lookAhead(garden: GardenState, catalogue: Catalogue, horizonDays
       survival: risk,
       rain,
       handsFree,
+      nobody,
       schools,
       packetHighDays: planting.packet?.high ?? crop.packet.high,
       forSeed: planting.forSeed,
@@ -177,7 +173,7 @@ export function lookAhead(garden: GardenState, catalogue: Catalogue, horizonDays
       ban,
     });
     const leaves = leafOffer(crop, planting, today);
-    const base = { planting, crop, bed, judgement, survival: risk, bare, ban, bans, leaves };
+    const base = { planting, crop, bed, judgement, survival: risk, ban, bans, leaves };
     // Kept for seed, stopped for the year or unfit: nothing that the plan should come for.
     const wanted = ["seed", "stop", "unfit"].includes(judgement.verdict.kind) ? 0 : 1;
     const minutes = (pieces: number) => ERRAND_MINUTES + pieces / crop.piecesPerMinute.value;

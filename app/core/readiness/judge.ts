@@ -84,6 +84,8 @@ export interface JudgeInput {
   rain: RainOutlook;
   /** Days from today on which somebody can pick; its length is the horizon. */
   handsFree: boolean[];
+  /** Days with nobody there at all; left out: all without free hands. */
+  nobody?: boolean[];
   /** Later packet day of this planting, for the rule that the calendar outranks size. */
   packetHighDays: number;
   schools?: Readonly<Record<string, string>>;
@@ -114,6 +116,7 @@ export function judge(input: JudgeInput): Judgement {
     survival,
     rain,
     handsFree,
+    nobody: input.nobody ?? handsFree.map((free) => !free),
     conflict,
     seenPast: looks.length === 0 ? undefined : looks.some((l) => l.reading.means === "past"),
     shareReady,

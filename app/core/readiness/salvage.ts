@@ -98,11 +98,11 @@ function heatReason({ crop, today, survival }: VerdictContext): Reason | undefin
 }
 
 /** Away so long that it is over when somebody is back. */
-function awayReason({ crop, today, handsFree, oddsByDay }: VerdictContext): Reason | undefined {
+function awayReason({ crop, today, nobody, oddsByDay }: VerdictContext): Reason | undefined {
   let leave = -1;
-  for (let n = 0; n < handsFree.length; n++) {
+  for (let n = 0; n < nobody.length; n++) {
     let back = n;
-    while (back < handsFree.length && !handsFree[back]) back++;
+    while (back < nobody.length && nobody[back]) back++;
     if (back - n >= AWAY_DAYS) {
       leave = n;
       const then = oddsByDay[Math.min(back, oddsByDay.length - 1)]!;

@@ -20,6 +20,8 @@ export interface VerdictContext {
   rain: RainOutlook;
   /** Days from today on which somebody can pick. */
   handsFree: boolean[];
+  /** Days with nobody there, whatever the leaves or a label say. */
+  nobody: boolean[];
   flag: Flag | undefined;
   conflict: Conflict | null;
   /** Some look says that it is past; undefined when nothing was looked at. */

@@ -162,7 +162,7 @@ function thinning({ crop, shareReady }: VerdictContext): string {
 
 /** The last day with free hands before the window closes, most of the crop is lost, or the bed is wanted. */
 function takeBy(context: VerdictContext): { day: IsoDay; because: string } {
-  const { today, window, survival, handsFree, bedNeededOn } = context;
+  const { today, window, survival, handsFree, nobody, bedNeededOn } = context;
   const closes = window.closes.p50 ? Math.max(0, daysBetween(today, window.closes.p50)) : handsFree.length - 1;
   const wanted = bedNeededOn ? Math.max(0, daysBetween(today, bedNeededOn)) : Infinity;
   let last = 0;
@@ -173,7 +173,7 @@ function takeBy(context: VerdictContext): { day: IsoDay; because: string } {
     next < 0.7 * survival.sound[0]!
       ? survival.threats.find((t) => daysBetween(today, t.lastDayBefore) >= last)
       : undefined;
-  const away = !threat && last < closes && last < wanted && handsFree[last + 1] === false;
+  const away = !threat && last < closes && last < wanted && nobody[last + 1] === true;
   const bed = !threat && !away && wanted <= closes;
   return {
     day: addDays(today, last),

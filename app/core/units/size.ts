@@ -31,6 +31,11 @@ export function sayTemperature(celsius: number, system: UnitSystem): string {
   return `${value < 0 ? "−" : ""}${Math.abs(value)}°`;
 }
 
+/** A difference of temperature as it is said: "2 °C", "4 °F". */
+export function sayDegrees(differenceC: number, system: UnitSystem): string {
+  return system === "metric" ? `${Number(differenceC.toFixed(1))} °C` : `${Math.round(differenceC * 1.8)} °F`;
+}
+
 /** Rain as it is said: "7.7 mm", "0.30 in"; under a tenth of a millimetre it is dry. */
 export function sayRain(mm: number, system: UnitSystem): string {
   if (mm < 0.1) return "dry";

@@ -1,9 +1,11 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { sayTemperature } from "~/core/units";
+import { sayDegrees, sayTemperature, type UnitSystem } from "~/core/units";
 import type { SkyView } from "~/services/sky-view.server";
 import { Card } from "~/ui/shell/Card";
 import { Fold } from "~/ui/shell/Fold";
 
+const HEAT_UNIT: Record<UnitSystem, string> = { metric: "°C·d", us: "°F·d" };
+const heat = (degreeDays: number, units: UnitSystem) => Math.round(units === "metric" ? degreeDays : degreeDays * 1.8);
 const MONTHS = ["J", "F", "M", "A", "M", "J", "J", "A", "S", "O", "N", "D"];
 const cells = {
   "& td, & th": { textAlign: "left", padding: "4px 12px 4px 0", borderBottom: "1px solid var(--chakra-colors-line)" },
@@ -17,7 +19,10 @@ export function ClimateCard({ view }: { view: SkyView }) {
       <FrostDates view={view} />
       {record.heat.map((h) => (
         <chakra.p key={h.base} margin="6px 0 0">
-          <strong>{h.sum} °C·d</strong> over {sayTemperature(h.base, units)} this year, usual {h.usual}:{" "}
+          <strong>
+            {heat(h.sum, units)} {HEAT_UNIT[units]}
+          </strong>{" "}
+          over {sayTemperature(h.base, units)} this year, usual {heat(h.usual, units)}:{" "}
           {Math.abs(h.daysAhead) < 1
             ? "as usual"
             : `${Math.abs(h.daysAhead)} days ${h.daysAhead > 0 ? "ahead" : "behind"}`}
@@ -39,7 +44,7 @@ export function ClimateCard({ view }: { view: SkyView }) {
         >
           <thead>
             <tr>
-              <th>°C·d</th>
+              <th>{HEAT_UNIT[units]}</th>
               {MONTHS.map((m, n) => (
                 <th key={n}>{m}</th>
               ))}
@@ -48,9 +53,9 @@ export function ClimateCard({ view }: { view: SkyView }) {
           <tbody>
             {record.heat.map((h) => (
               <tr key={h.base}>
-                <th scope="row">{h.base}°</th>
+                <th scope="row">{sayTemperature(h.base, units)}</th>
                 {h.months.map((v, n) => (
-                  <td key={n}>{v}</td>
+                  <td key={n}>{heat(v, units)}</td>
                 ))}
               </tr>
             ))}
@@ -105,7 +110,7 @@ function FrostDates({ view }: { view: SkyView }) {
 }
 
 function ForecastErrors({ view }: { view: SkyView }) {
-  const { record } = view;
+  const { record, units } = view;
   const measured = record.pairs > 0;
   return (
     <Fold
@@ -118,8 +123,8 @@ function ForecastErrors({ view }: { view: SkyView }) {
         <thead>
           <tr>
             <th>Days ahead</th>
-            <th>Low, ±°C</th>
-            <th>High, ±°C</th>
+            <th>Low, ±</th>
+            <th>High, ±</th>
             <th>Lows come</th>
             <th>From</th>
           </tr>
@@ -128,12 +133,12 @@ function ForecastErrors({ view }: { view: SkyView }) {
           {record.errors.map((e) => (
             <tr key={e.lead}>
               <th scope="row">{e.lead}</th>
-              <td>{e.low.toFixed(1)}</td>
-              <td>{e.high.toFixed(1)}</td>
+              <td>{sayDegrees(e.low, units)}</td>
+              <td>{sayDegrees(e.high, units)}</td>
               <td>
                 {Math.abs(e.lowBias) < 0.05
                   ? "as told"
-                  : `${Math.abs(e.lowBias).toFixed(1)}° ${e.lowBias < 0 ? "colder" : "warmer"}`}
+                  : `${sayDegrees(Math.abs(e.lowBias), units)} ${e.lowBias < 0 ? "colder" : "warmer"}`}
               </td>
               <td>{e.pairs > 0 ? `${e.pairs} forecasts` : "our judgement"}</td>
             </tr>
@@ -141,8 +146,9 @@ function ForecastErrors({ view }: { view: SkyView }) {
         </tbody>
       </chakra.table>
       <chakra.p color="soft" margin="4px 0 0" fontSize="0.95rem">
-        One standard deviation, drawn towards our judgement where few are on file; {record.issues} days of forecasts
-        kept. How a bed differs from the station stays our judgement until it has a thermometer of its own.
+        The days above are told as forecasts have been found to come, not as the service tells them. One standard
+        deviation, drawn towards our judgement where few are on file; {record.issues} days of forecasts kept. How a bed
+        differs from the station stays our judgement until it has a thermometer of its own.
       </chakra.p>
     </Fold>
   );

@@ -6,6 +6,7 @@ import { Action } from "~/ui/shell/Action";
 import { Card } from "~/ui/shell/Card";
 import { Fold } from "~/ui/shell/Fold";
 import { Answer } from "./Answer";
+import { KeptLine } from "./KeptLine";
 import { useSkyDesk } from "./useSkyDesk";
 
 type Helper = SkyView["helpers"][number];
@@ -21,22 +22,18 @@ export function Helpers({ view }: { view: SkyView }) {
     <Card title="A helper while you are away">
       {view.helpers.length === 0 && <chakra.p color="soft">Nobody yet: days away have no hands.</chakra.p>}
       {view.helpers.map((h) => (
-        <Box key={h.id} display="flex" flexWrap="wrap" alignItems="center" gap="0 8px">
-          <chakra.span flex="1 1 220px">
-            <strong>{h.name}</strong>: {h.minutes} min {h.everyDays === 1 ? "a day" : `every ${h.everyDays} days`};{" "}
-            {h.cropIds.length ? h.cropIds.map((id) => names.get(id) ?? id).join(", ") : "any crop"}
-            {h.skills.length ? `; ${h.skills.map((s) => SKILL_WORDS[s]).join(", ")}` : ""}
-          </chakra.span>
-          <Action size="small" tone="bare" aria-label={`Change ${h.name}`} onClick={() => setEditing(h.id)}>
-            Change
-          </Action>
-          <remove.Form method="post" action="/sky">
-            <input type="hidden" name="id" value={h.id} />
-            <Action size="small" tone="bare" name="intent" value="remove helper" aria-label={`Remove ${h.name}`}>
-              Remove
-            </Action>
-          </remove.Form>
-        </Box>
+        <KeptLine
+          key={h.id}
+          id={h.id}
+          name={h.name}
+          removeIntent="remove helper"
+          desk={remove}
+          onChange={() => setEditing(h.id)}
+        >
+          <strong>{h.name}</strong>: {h.minutes} min {h.everyDays === 1 ? "a day" : `every ${h.everyDays} days`};{" "}
+          {h.cropIds.length ? h.cropIds.map((id) => names.get(id) ?? id).join(", ") : "any crop"}
+          {h.skills.length ? `; ${h.skills.map((s) => SKILL_WORDS[s]).join(", ")}` : ""}
+        </KeptLine>
       ))}
       <Fold quiet open={editing !== null} summary={editing ? "Change the helper" : "Ask somebody"}>
         <HelperForm key={editing ?? "new"} helper={view.helpers.find((h) => h.id === editing)} view={view} />

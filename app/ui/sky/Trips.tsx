@@ -5,6 +5,7 @@ import { Field, TextInput } from "~/ui/forms/Field";
 import { Action } from "~/ui/shell/Action";
 import { Card } from "~/ui/shell/Card";
 import { Answer } from "./Answer";
+import { KeptLine } from "./KeptLine";
 import { useSkyDesk } from "./useSkyDesk";
 
 type Trip = SkyView["trips"][number];
@@ -18,22 +19,19 @@ export function Trips({ view }: { view: SkyView }) {
       <chakra.ul listStyleType="none" padding="0" margin="0 0 8px">
         {view.trips.length === 0 && <chakra.li color="soft">No trip ahead.</chakra.li>}
         {view.trips.map((t) => (
-          <chakra.li key={t.id} display="flex" flexWrap="wrap" alignItems="center" gap="0 8px">
-            <chakra.span flex="1 1 220px">
+          <li key={t.id}>
+            <KeptLine
+              id={t.id}
+              name={t.name}
+              removeIntent="remove trip"
+              desk={remove}
+              onChange={() => setEditing(t.id)}
+            >
               <strong>{t.name}</strong>: {t.from}
               {t.leaveAt ? ` ${t.leaveAt}` : ""} to {t.to}
               {t.backAt ? ` ${t.backAt}` : ""}
-            </chakra.span>
-            <Action size="small" tone="bare" aria-label={`Change ${t.name}`} onClick={() => setEditing(t.id)}>
-              Change
-            </Action>
-            <remove.Form method="post" action="/sky">
-              <input type="hidden" name="id" value={t.id} />
-              <Action size="small" tone="bare" name="intent" value="remove trip" aria-label={`Remove ${t.name}`}>
-                Remove
-              </Action>
-            </remove.Form>
-          </chakra.li>
+            </KeptLine>
+          </li>
         ))}
       </chakra.ul>
       <Answer answer={remove.answer} />
