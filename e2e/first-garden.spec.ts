@@ -48,21 +48,21 @@ test("a new household: place, beds, plantings in a line, weather from a file, a 
   await page.getByLabel("Wind is in").selectOption("m/s");
   await page.getByRole("button", { name: "Take it in with these units" }).click();
   await expect(page.getByText(/1461 days of record and 0 of forecast taken in/)).toBeVisible();
-  await expect(page.getByText(/usual weather of 4 years/)).toBeVisible();
+  await expect(page.getByText(/Usual weather from 4 years on record/)).toBeVisible();
 
   // A trip the wrong way round, then a good one; minutes below zero.
-  await page.getByLabel("Trip").fill("Coast");
+  await page.getByLabel("Trip", { exact: true }).fill("Coast");
   const day = (ahead: number) => new Date(Date.now() + ahead * 86_400_000).toISOString().slice(0, 10);
-  await page.getByLabel("First day away").fill(day(9));
-  await page.getByLabel("Last day away").fill(day(5));
+  await page.getByLabel("First day away", { exact: true }).fill(day(9));
+  await page.getByLabel("Last day away", { exact: true }).fill(day(5));
   await page.getByRole("button", { name: "Add the trip" }).click();
   await expect(page.getByText("The trip ends before it starts.")).toBeVisible();
-  await expect(page.getByLabel("Trip")).toHaveValue("Coast");
-  await page.getByLabel("Last day away").fill(day(11));
+  await expect(page.getByLabel("Trip", { exact: true })).toHaveValue("Coast");
+  await page.getByLabel("Last day away", { exact: true }).fill(day(11));
   await page.getByRole("button", { name: "Add the trip" }).click();
   await expect(page.getByText(/Coast noted/)).toBeVisible();
-  await page.getByLabel("Wed", { exact: true }).fill("-10");
-  await page.getByRole("button", { name: "Save the minutes" }).click();
+  await page.getByLabel("Wed, evening").fill("-10");
+  await page.getByRole("button", { name: "Save the week" }).click();
   await expect(page.getByText("Minutes cannot be below zero.")).toBeVisible();
 
   // The horizon of the new garden.

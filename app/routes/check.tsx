@@ -59,7 +59,7 @@ function CheckPage(loaderData: Route.ComponentProps["loaderData"]) {
         log={<LogPanel key={view.id} view={view} today={today} containers={containers} units={units} roundId={null} />}
       />
       <ActionLink href={`/plantings/${view.id}`} tone="bare" marginTop="14px">
-        Change this planting
+        Change this planting or log a treatment
       </ActionLink>
     </Box>
   );

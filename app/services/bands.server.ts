@@ -19,7 +19,9 @@ export interface Band {
 /** Hazards and absences across all days; a frost lies on the night between two of them. */
 export function bandsOf({ outlook }: PlannedGarden): Band[] {
   const offset = trackIndex(outlook.track, outlook.today);
-  const frost = outlook.frost.map((night) => {
+  const frost = outlook.frost.map((night, n) => {
+    // The chance of a usual night is no call.
+    if (outlook.track.source[offset + n + 1] === "normal") return 0;
     const inBeds = outlook.plantings.flatMap((p) =>
       p.survival.threats.filter((t) => t.kind === "frost" && t.lastDayBefore === night.evening),
     );

@@ -244,7 +244,7 @@ function recordOf(db: Db, row: GardenRow, { outlook, today }: PlannedGarden) {
     }),
     heat: HEAT_BASES.map((base) => {
       const so = heatSoFar(observed, outlook.normals, start, today, base);
-      return { base, sum: Math.round(so.sum), usual: Math.round(so.usual), daysAhead: Math.round(so.daysAhead), months: monthlyDegreeDays(outlook.normals, base).map(Math.round) }; // prettier-ignore
+      return { base, sum: Math.round(so.sum), usual: Math.round(so.usual), daysAhead: Math.round(so.daysAhead), observedDays: so.observedDays, months: monthlyDegreeDays(outlook.normals, base).map(Math.round) }; // prettier-ignore
     }),
     yesterday: addDays(today, -1),
   };

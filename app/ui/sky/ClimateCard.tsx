@@ -4,6 +4,8 @@ import type { SkyView } from "~/services/sky-view.server";
 import { Card } from "~/ui/shell/Card";
 import { Fold } from "~/ui/shell/Fold";
 
+/** Fewer observed days this year say nothing against the usual. */
+const ENOUGH_DAYS = 30;
 const HEAT_UNIT: Record<UnitSystem, string> = { metric: "°C·d", us: "°F·d" };
 const heat = (degreeDays: number, units: UnitSystem) => Math.round(units === "metric" ? degreeDays : degreeDays * 1.8);
 const MONTHS = ["J", "F", "M", "A", "M", "J", "J", "A", "S", "O", "N", "D"];
@@ -17,18 +19,20 @@ export function ClimateCard({ view }: { view: SkyView }) {
   return (
     <Card title="This garden’s climate">
       <FrostDates view={view} />
-      {record.heat.map((h) => (
-        <chakra.p key={h.base} margin="6px 0 0">
-          <strong>
-            {heat(h.sum, units)} {HEAT_UNIT[units]}
-          </strong>{" "}
-          over {sayTemperature(h.base, units)} this year, usual {heat(h.usual, units)}:{" "}
-          {Math.abs(h.daysAhead) < 1
-            ? "as usual"
-            : `${Math.abs(h.daysAhead)} days ${h.daysAhead > 0 ? "ahead" : "behind"}`}
-          .
-        </chakra.p>
-      ))}
+      {record.heat
+        .filter((h) => h.observedDays >= ENOUGH_DAYS)
+        .map((h) => (
+          <chakra.p key={h.base} margin="6px 0 0">
+            <strong>
+              {heat(h.sum, units)} {HEAT_UNIT[units]}
+            </strong>{" "}
+            over {sayTemperature(h.base, units)} this year, usual {heat(h.usual, units)}:{" "}
+            {Math.abs(h.daysAhead) < 1
+              ? "as usual"
+              : `${Math.abs(h.daysAhead)} days ${h.daysAhead > 0 ? "ahead" : "behind"}`}
+            .
+          </chakra.p>
+        ))}
       <chakra.p color="soft" margin="6px 0 0">
         {record.normalYears
           ? `Usual weather from ${record.normalYears} years on record`

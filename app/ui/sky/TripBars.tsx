@@ -34,7 +34,7 @@ export function TripBars({ view, labels }: { view: SkyView; labels: string }) {
 function NewTrip({ view, labels }: { view: SkyView; labels: string }) {
   const { Form, busy } = useSkyDesk();
   return (
-    <Box display="grid" gridTemplateColumns={`${labels} minmax(0, 1fr)`}>
+    <Box display="grid" gridTemplateColumns={`${labels} minmax(0, 1fr)`} position="relative">
       <RowName>Trip</RowName>
       <Form method="post" action="/sky">
         <input type="hidden" name="name" value="Away" />

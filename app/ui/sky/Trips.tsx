@@ -50,7 +50,7 @@ function TripForm({ trip, today, done }: { trip: Trip | undefined; today: string
   return (
     <Form method="post" action="/sky">
       <input type="hidden" name="id" value={trip?.id ?? ""} />
-      <Box display="grid" gap="10px" gridTemplateColumns="repeat(auto-fit, minmax(150px, 1fr))">
+      <Box display="grid" gap="10px" gridTemplateColumns="repeat(2, minmax(0, 1fr))">
         <Box gridColumn="1 / -1">
           <Field label="Trip" error={errors.name}>
             {(ids) => (

@@ -40,12 +40,14 @@ export function WeatherSources({ view }: { view: SkyView }) {
     <Card title="Where the weather comes from">
       <FeedForm kind="forecast" title="Forecast" view={view} />
       <FeedForm kind="station" title="Station" view={view} />
-      <ask.Form method="post" action="/sky">
-        <Action size="small" name="intent" value="ask feeds" disabled={ask.busy} marginTop="8px">
-          Ask them now
-        </Action>
-        <Answer answer={ask.answer} />
-      </ask.Form>
+      {(view.sources.forecast.mode !== "none" || view.sources.station.mode !== "none") && (
+        <ask.Form method="post" action="/sky">
+          <Action size="small" name="intent" value="ask feeds" disabled={ask.busy} marginTop="8px">
+            Ask them now
+          </Action>
+          <Answer answer={ask.answer} />
+        </ask.Form>
+      )}
       {view.demo && <Faults />}
     </Card>
   );
