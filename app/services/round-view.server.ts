@@ -84,7 +84,13 @@ function skyWarnings({ outlook }: PlannedGarden): string[] {
   const first = thunderHours[0];
   const thunder = Math.max(outlook.storms[0]!.thunderOdds, ...thunderHours.map((h) => h.thunderOdds));
   return [
-    terms.dryFrom ? `Leaves are dry from about ${terms.dryFrom}.` : terms.wetAllDay ? "Leaves stay wet today." : "",
+    terms.dryFrom
+      ? `Leaves are dry from about ${terms.dryFrom}.`
+      : terms.wetAllDay
+        ? terms.hours?.rainHoursKnown
+          ? "Leaves stay wet today."
+          : "Rain about today: leaves may be wet."
+        : "",
     first ? `Thunder ${inTenths(thunder)}, ${first.clock} to ${thunderHours.at(-1)!.clock}: be in before it.` : "",
     hotSlots.length > 0 ? `Too hot to work at ${hotSlots.join(" and ")}: go early or late, take water.` : "",
   ].filter(Boolean);

@@ -128,6 +128,19 @@ test("dew keeps hands off beans until it dries; with mornings only there is no p
   expect((morning.plan.picks.bean ?? []).filter((t) => morning.outlook.plantings[0]!.bans[t])).toEqual([]);
 });
 
+test("rain at an hour that is not told may wet leaves, and is said so; hours that are told are named", () => {
+  const lead = (hours: object[]) =>
+    cardsOf(garden((n) => (n === 0 ? { rainMm: 4 } : {}), { hours })).cards.find((c) => c.kind === "wet leaves")?.lead;
+  expect(lead([])).toBe("Rain about today: leaves may be wet");
+  const told = Array.from({ length: 24 }, (_, h) => ({ at: new Date(Date.UTC(2026, 8, 18, 23 + h)).toISOString(), rainMm: h >= 5 && h < 7 ? 2 : 0, windKmh: 20, dewPointC: 4 })); // prettier-ignore
+  expect(lead(told)).toMatch(/^Leaves wet today until about (08|09|10|11|12):00$/);
+});
+
+test("threats come before what only asks for patience, each soonest first", () => {
+  const { cards } = cardsOf(garden((n) => ({ ...(n === 0 ? { rainMm: 4 } : {}), ...(n === 2 ? { windKmh: 95 } : {}), ...(n === 5 ? { minC: -3 } : {}) }))); // prettier-ignore
+  expect(cards.map((c) => c.kind)).toEqual(["storm", "frost", "wet leaves"]);
+});
+
 test("wet or not, beans that the frost would take are let come in", () => {
   const wetThenFrost = (n: number) => ({ windKmh: 6, dewPointC: 11, cloudShare: 0, minC: n === 1 ? -4 : 11 });
   const { outlook } = cardsOf(garden(wetThenFrost, { minutesByWeekday: Array.from({ length: 7 }, () => ({ morning: 40, midday: 0, evening: 0 })) })); // prettier-ignore

@@ -14,7 +14,7 @@ import {
 import type { Picks } from "../planner";
 import { sayMass, sayRain, sayTemperature, sayWind, type UnitSystem } from "../units";
 import { HEAT_CARE_C, HEAT_STOP_C, soilOutlook, trackIndex } from "../weather";
-import { THUNDER_STOP } from "./day-terms";
+import { THUNDER_STOP, type DayTerms } from "./day-terms";
 import { coverActs, frostActs, heatActs, stormActs, type HazardAct } from "./hazard-acts";
 import { capital, cropNames, listOf } from "./in-sentences";
 import type { GardenOutlook, PlantingOutlook } from "./look-ahead";
@@ -31,6 +31,10 @@ export const HAZARD_KINDS = [
   "wet leaves",
 ] as const;
 export type HazardKind = (typeof HAZARD_KINDS)[number];
+
+/** Kinds that take something from the crop; the others ask people for patience or to stay in. */
+const THREATS: readonly HazardKind[] = ["frost", "chill", "frozen ground", "storm", "heat"];
+export const isThreat = (kind: HazardKind) => THREATS.includes(kind);
 
 /** A planting that a hazard touches. */
 export interface Touched {
@@ -75,7 +79,7 @@ const NAMED_GRAMS = 50;
 const likely = (odds: number) => (odds >= 0.6 ? "likely" : odds >= 0.3 ? "possible" : "not ruled out");
 
 /**
- * All that is coming and matters to this garden, soonest first: each with its odds, what it touches, what would be
+ * All that is coming and matters to this garden, what threatens it before the rest, each soonest first: each with its odds, what it touches, what would be
  * lost, and the acts that help.
  *
  * @param picks - the plan's, day indexes from today
@@ -91,8 +95,9 @@ export function hazardCards(outlook: GardenOutlook, picks: Picks, units: UnitSys
     ...wateryCards(outlook),
     ...wetCards(outlook, picks),
   ];
+  const rank = (c: HazardCard) => HAZARD_KINDS.indexOf(c.kind);
   return cards.sort(
-    (a, b) => a.from.localeCompare(b.from) || HAZARD_KINDS.indexOf(a.kind) - HAZARD_KINDS.indexOf(b.kind),
+    (a, b) => Number(isThreat(b.kind)) - Number(isThreat(a.kind)) || a.from.localeCompare(b.from) || rank(a) - rank(b),
   );
 }
 
@@ -400,9 +405,7 @@ function wetCards(outlook: GardenOutlook, picks: Picks): HazardCard[] {
         from: day.day,
         to: day.day,
         odds: 1,
-        lead: day.wetAllDay
-          ? `Leaves wet all ${sayDay(day.day, outlook.today) === "today" ? "today" : "day tomorrow"}`
-          : `Leaves wet ${sayDay(day.day, outlook.today)} until about ${day.dryFrom}`,
+        lead: wetLead(day, outlook.today),
         where: from === "rain" ? "from rain" : "from dew",
         beds: [],
         touched: touched.map((p) => touch(p, picks, n, 0)),
@@ -414,4 +417,11 @@ function wetCards(outlook: GardenOutlook, picks: Picks): HazardCard[] {
   });
   // Tomorrow's dew is news when today has none.
   return cards.slice(0, 1);
+}
+
+/** "Leaves wet today until about 09:00"; rain at an hour that is not told may wet them at any. */
+function wetLead({ day, dryFrom, hours }: DayTerms, today: IsoDay): string {
+  const on = sayDay(day, today);
+  if (dryFrom) return `Leaves wet ${on} until about ${dryFrom}`;
+  return hours?.rainHoursKnown ? `Leaves wet all day ${on}` : `Rain about ${on}: leaves may be wet`;
 }

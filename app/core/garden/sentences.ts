@@ -2,7 +2,7 @@ import { addDays, sayDay } from "../calendar";
 import type { Loser, Picks } from "../planner";
 import { sayMass, type UnitSystem } from "../units";
 import { sayCount } from "./amounts";
-import { hazardCards, type HazardKind } from "./hazard-cards";
+import { hazardCards, isThreat } from "./hazard-cards";
 import { capital } from "./in-sentences";
 import type { GardenOutlook, PlantingOutlook } from "./look-ahead";
 
@@ -22,8 +22,6 @@ export interface GardenSentences {
 }
 
 const MOST_EACH = 4;
-/** Kinds that take something; the others ask for patience only. */
-const THREATENING: readonly HazardKind[] = ["frost", "chill", "frozen ground", "storm", "heat"];
 
 /** "Courgette, striped" in its bed. */
 function nameOf({ crop, planting, bed }: PlantingOutlook): string {
@@ -64,7 +62,7 @@ export function gardenSentences(
     best: best.slice(0, MOST_EACH),
     turning: turning.slice(0, MOST_EACH),
     threatened: hazardCards(outlook, picks, units)
-      .filter((card) => THREATENING.includes(card.kind) && card.odds >= 0.3)
+      .filter((card) => isThreat(card.kind) && card.odds >= 0.3)
       .slice(0, MOST_EACH)
       .map((card) => ({
         plantingId: null,

@@ -14,9 +14,10 @@ const LEAF_DROP_C = 3;
 /** Water on the leaf: dew gathered in an hour, rain that fills it, most it holds; shares of a full film: our judgement. */
 const DEW_AN_HOUR = 0.08;
 const FULL_FROM_MM = 0.4;
+const MOST_HELD = 1.2;
 /** Drying in an hour by each °C of dew point depression, in sun and without; and by wind: our judgement. */
-const DRIES_SUN = 0.075;
-const DRIES_SHADE = 0.02;
+const DRIES_SUN = 0.05;
+const DRIES_SHADE = 0.015;
 const WIND_DOUBLES_KMH = 20;
 const WET_FROM = 0.05;
 
@@ -33,7 +34,7 @@ export function leafWetness(hours: readonly LeafHour[]): ("rain" | "dew" | null)
   return hours.map((h) => {
     const leafC = h.airC - (h.sunIsUp ? 0 : LEAF_DROP_C * h.openSky);
     if (h.rainMm > 0.05) {
-      water = Math.min(1, water + h.rainMm / FULL_FROM_MM);
+      water = Math.min(MOST_HELD, water + h.rainMm / FULL_FROM_MM);
       from = "rain";
     } else if (leafC <= h.dewPointC) {
       if (water < WET_FROM) from = "dew";

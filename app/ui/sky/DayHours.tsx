@@ -136,17 +136,20 @@ function runs(hours: readonly Hour[], holds: (h: Hour) => boolean): [string, str
 const clockRange = ([from, to]: [string, string]) => `${from} to ${to === "23:00" ? "midnight" : to}`;
 
 /** The chart in a sentence or two, for who cannot see it and who has no time. */
-function inWords({ hours, leaves, hotSlots }: Shown): string {
+function inWords({ hours, leaves, hotSlots, rainHoursKnown }: Shown): string {
   const wet = runs(hours, (h) => h.wet !== null).map(clockRange);
   const dew = hours.some((h) => h.wet === "dew");
   const rain = hours.some((h) => h.wet === "rain");
   const thunder = runs(hours, (h) => h.stop === "thunder").map(clockRange);
   const heat = runs(hours, (h) => h.stop === "heat").map(clockRange);
   const hot = runs(hours, (h) => h.hot).map(clockRange);
+  const someHour = rain && !rainHoursKnown;
   return [
-    wet.length > 0
-      ? `Leaves wet ${wet.join(" and ")}, from ${dew && rain ? "dew and rain" : dew ? "dew" : "rain"}${leaves.includes(":") ? `: go to beans, tomatoes and berries from ${leaves}` : ""}.`
-      : "Leaves dry all day.",
+    someHour
+      ? "Rain at an hour that is not told: leaves may be wet at any."
+      : wet.length > 0
+        ? `Leaves wet ${wet.join(" and ")}, from ${dew && rain ? "dew and rain" : dew ? "dew" : "rain"}${leaves.includes(":") ? `: go to beans, tomatoes and berries from ${leaves}` : ""}.`
+        : "Leaves dry all day.",
     thunder.length > 0 ? `Thunder about ${thunder.join(" and ")}: no round; wait 30 minutes after the last.` : "",
     heat.length > 0
       ? `Too hot to work ${heat.join(" and ")}.`

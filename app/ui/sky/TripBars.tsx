@@ -41,7 +41,7 @@ function NewTrip({ view, labels }: { view: SkyView; labels: string }) {
         <input type="hidden" name="from" value={addDays(view.today, 1)} />
         <input type="hidden" name="to" value={addDays(view.today, 2)} />
         <Action size="small" name="intent" value="save trip" disabled={busy}>
-          Put a trip here, then drag its ends
+          New trip
         </Action>
       </Form>
     </Box>
