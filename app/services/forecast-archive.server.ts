@@ -1,4 +1,4 @@
-import { desc, eq, gte, sql } from "drizzle-orm";
+import { count, desc, eq, gte, max } from "drizzle-orm";
 import { z } from "zod";
 import { addDays, type IsoDay } from "~/core/calendar";
 import {
@@ -49,11 +49,11 @@ const measured = new WeakMap<Db, { key: string; error: ForecastError }>();
 /** What forecasts have been found to miss by; worked out anew when the archive or the record has grown. */
 export function measuredErrorOf(db: Db, observed: readonly DailyWeather[], latitude: number): ForecastError {
   const last = observed.reduce((day, d) => (d.day > day ? d.day : day), "");
-  const count = db
-    .select({ days: sql<number>`count(*)`, last: sql<string>`max(issue_id)` })
-    .from(forecastDay)
+  const archived = db
+    .select({ issues: count(), last: max(forecastIssue.fetchedAt) })
+    .from(forecastIssue)
     .get();
-  const key = `${count?.days}|${count?.last}|${observed.length}|${last}`;
+  const key = `${archived?.issues}|${archived?.last}|${observed.length}|${last}`;
   const known = measured.get(db);
   if (known?.key === key) return known.error;
   const from = last ? addDays(last, -MEASURED_DAYS) : "";

@@ -1,5 +1,5 @@
 import { sayDay, sayNight } from "~/core/calendar";
-import { sayPieces, type PlantingOutlook } from "~/core/garden";
+import { sayPieces, type BanReason, type PlantingOutlook } from "~/core/garden";
 import { inTenths } from "~/core/hazards";
 import { sayMass, type UnitSystem } from "~/core/units";
 import type { PlannedGarden } from "./outlook.server";
@@ -8,6 +8,13 @@ import type { PlannedGarden } from "./outlook.server";
 const NO_ODDS = 0.02;
 
 const THREATS = { wind: "A gale", soaking: "A soaking", heat: "Heat", hail: "Hail", chill: "Lasting chill sets in" };
+
+const BANS: Record<BanReason, string> = {
+  treated: "still within the days of the label",
+  helper: "not the helper’s to pick",
+  "frozen ground": "the ground is frozen",
+  "wet leaves": "leaves are wet in all your minutes",
+};
 
 /** Why a pick stands on its day, in sentences: the hazard, the trip, what a day either way costs. */
 export function pickReason(
@@ -28,7 +35,9 @@ export function pickReason(
   const move = (to: number, words: string) => {
     const cost = costs[to];
     if (to < 0 || to >= outlook.days.length || outlook.away[to]) return;
-    if (cost === null || cost === undefined) sentences.push(`${words}: no room that day.`);
+    const ban = p.bans[to];
+    if (ban) sentences.push(`${words}: ${BANS[ban]}.`);
+    else if (cost === null || cost === undefined) sentences.push(`${words}: no room that day.`);
     else if (Math.abs(cost) < NO_ODDS) sentences.push(`${words}: makes no odds.`);
     else if (cost > 0)
       sentences.push(`${words}: costs about ${sayMass((cost / p.crop.worthPerKg.value) * 1000, units)} worth.`);

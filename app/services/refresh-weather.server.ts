@@ -11,7 +11,7 @@ import { gardenNow } from "./garden-now.server";
 import { saveForecast, saveObserved } from "./save-weather.server";
 import { standIns } from "./stand-ins.server";
 
-export type FeedKind = "forecast" | "station";
+type FeedKind = "forecast" | "station";
 type Feed = typeof weatherFeed.$inferSelect;
 
 /** A good answer is good for this long; after a failure it is asked again sooner. */

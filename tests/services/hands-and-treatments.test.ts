@@ -66,6 +66,13 @@ test("a treatment bans its planting everywhere: plan, check, horizon, round and 
   expect(correctPick(db, { ...early, pickedOn: "2026-09-19" }).status).toBe("refused");
 });
 
+test("a planned pick says that the label forbids it a day earlier", () => {
+  logTreatment(db, garden, spray({ plantingId: "bean-green", intervalDays: "4" }));
+  const row = horizonView(db, garden).beds.flatMap((b) => b.plantings).find((p) => p.id === "bean-green")!; // prettier-ignore
+  expect(row.handles[0]!.day).toBe(3);
+  expect(row.handles[0]!.why.join(" ")).toContain("A day earlier: still within the days of the label.");
+});
+
 test("a treatment typed by mistake is taken out of force, kept, and can be put back", () => {
   logTreatment(db, garden, spray());
   const [row] = treatmentsOf(db, "bean-dwarf");

@@ -153,6 +153,19 @@ test("asking in the background asks once, and not again until it is due", async 
   expect(feed("forecast").lastTriedAt).toBe(tried);
 });
 
+test("a page does not wait for a slow service: it is shown first, the answer comes later", async () => {
+  stepDemoClock(db, 1);
+  (await standIns(garden)).mode = "slow";
+  const now = theGarden(db)!;
+  refreshInBackground(db, now);
+  const view = skyView(db, now, null);
+  expect(view.sources.forecast).toMatchObject({ error: null, newest: { age: "30 h old" } });
+  expect(feed("forecast").lastTriedAt).toBeNull();
+  // The asking under way is the one that is waited for here; it ends with its own patience.
+  await refreshWeather(db, now, PATIENCE);
+  expect(feed("forecast").lastError).toMatch(/did not answer within 4 seconds/);
+}, 60_000);
+
 test("the archive keeps one issue for each day gone by", async () => {
   for (let n = 0; n < 3; n++) await nextDay("as usual");
   const days = db.select().from(forecastIssue).all().map((i) => i.issuedOn).filter((d) => d < "2026-09-22"); // prettier-ignore
