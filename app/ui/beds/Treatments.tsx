@@ -40,7 +40,8 @@ export function Treatments({ treatments, today }: { treatments: Treatment[]; tod
           </fetcher.Form>
         </Box>
       ))}
-      <fetcher.Form method="post">
+      {/* Empty again once one is logged, so that it is not logged twice. */}
+      <fetcher.Form method="post" key={treatments.length}>
         <Box display="grid" gap="10px" gridTemplateColumns="repeat(auto-fit, minmax(150px, 1fr))">
           <Field label="Product" help="as on its label" error={errors.product}>
             {(ids) => <TextInput {...ids} name="product" autoComplete="off" />}

@@ -5,6 +5,7 @@ const box = {
   base: {
     minHeight: "48px",
     width: "100%",
+    minWidth: 0,
     paddingInline: "12px",
     paddingBlock: "8px",
     fontSize: "1rem",
@@ -33,7 +34,7 @@ interface FieldProps {
 export function Field({ label, help, error, children }: FieldProps) {
   const id = useId();
   return (
-    <chakra.div display="grid" gap="4px" alignContent="start">
+    <chakra.div display="grid" gap="4px" alignContent="start" gridTemplateColumns="minmax(0, 1fr)" minWidth="0">
       <chakra.label htmlFor={id} fontWeight="700">
         {label}
       </chakra.label>

@@ -16,6 +16,7 @@ const SKILL_WORDS = { knife: "works with a knife", digging: "digs", ladder: "goe
 /** Who stands in while the household is away, for which crops. */
 export function Helpers({ view }: { view: SkyView }) {
   const [editing, setEditing] = useState<string | null>(null);
+  const save = useSkyDesk();
   const remove = useSkyDesk();
   const names = new Map(view.crops.map((c) => [c.id, c.name]));
   return (
@@ -36,7 +37,12 @@ export function Helpers({ view }: { view: SkyView }) {
         </KeptLine>
       ))}
       <Fold quiet open={editing !== null} summary={editing ? "Change the helper" : "Ask somebody"}>
-        <HelperForm key={editing ?? "new"} helper={view.helpers.find((h) => h.id === editing)} view={view} />
+        <HelperForm
+          key={editing ?? `new ${view.helpers.length}`}
+          helper={view.helpers.find((h) => h.id === editing)}
+          view={view}
+          desk={save}
+        />
       </Fold>
     </Card>
   );
@@ -50,8 +56,14 @@ const tick = {
   "& input": { width: "20px", height: "20px" },
 };
 
-function HelperForm({ helper, view }: { helper: Helper | undefined; view: SkyView }) {
-  const { Form, answer, errors } = useSkyDesk();
+interface HelperFormProps {
+  helper: Helper | undefined;
+  view: SkyView;
+  desk: ReturnType<typeof useSkyDesk>;
+}
+
+function HelperForm({ helper, view, desk }: HelperFormProps) {
+  const { Form, answer, errors } = desk;
   return (
     <Form method="post" action="/sky">
       <input type="hidden" name="id" value={helper?.id ?? ""} />

@@ -13,6 +13,7 @@ type Trip = SkyView["trips"][number];
 /** Trips ahead, each to change or remove, and a new one. */
 export function Trips({ view }: { view: SkyView }) {
   const [editing, setEditing] = useState<string | null>(null);
+  const save = useSkyDesk();
   const remove = useSkyDesk();
   return (
     <Card title="Away">
@@ -35,8 +36,10 @@ export function Trips({ view }: { view: SkyView }) {
         ))}
       </chakra.ul>
       <Answer answer={remove.answer} />
+      {/* Empty again once one is added, so that it is not added twice. */}
       <TripForm
-        key={editing ?? "new"}
+        key={editing ?? `new ${view.trips.length}`}
+        desk={save}
         trip={view.trips.find((t) => t.id === editing)}
         today={view.today}
         done={() => setEditing(null)}
@@ -45,8 +48,15 @@ export function Trips({ view }: { view: SkyView }) {
   );
 }
 
-function TripForm({ trip, today, done }: { trip: Trip | undefined; today: string; done: () => void }) {
-  const { Form, answer, errors } = useSkyDesk();
+interface TripFormProps {
+  trip: Trip | undefined;
+  today: string;
+  desk: ReturnType<typeof useSkyDesk>;
+  done: () => void;
+}
+
+function TripForm({ trip, today, desk, done }: TripFormProps) {
+  const { Form, answer, errors } = desk;
   return (
     <Form method="post" action="/sky">
       <input type="hidden" name="id" value={trip?.id ?? ""} />
