@@ -5,8 +5,6 @@ import type { GardenState } from "./garden-state";
 
 /** Odds of thunder in an hour from which people stay out: our judgement; the rule itself is common practice. */
 export const THUNDER_STOP = 0.3;
-/** A day with less rain than this has no wet hours but dew, mm. */
-const DRY_MM = 0.3;
 
 /** One day as the hands meet it. */
 export interface DayTerms {
@@ -52,8 +50,7 @@ export function dayTerms(garden: GardenState, track: SkyTrack, days: readonly Is
     });
     const open = SLOTS.filter((slot) => !hotSlots.includes(slot));
     const minutes = open.reduce((sum, slot) => sum + hands.slots[slot], 0);
-    const sure = hours && (hours.rainHoursKnown || told.reduce((mm, h) => mm + h.rainMm, 0) < DRY_MM);
-    const dryMinutes = sure
+    const dryMinutes = hours?.rainHoursKnown
       ? open.reduce((sum, slot) => {
           const dry = hoursWithin(told, slot).filter((h) => !h.leavesWet).length * 60;
           return sum + Math.min(hands.slots[slot], dry);

@@ -66,6 +66,25 @@ test("rain at hours that are told wets those hours; a day's rain without hours m
   expect(dryFrom(untold)).toBe("all day");
 });
 
+test("a dry day has no untold rain, though its leaves begin wet from the day before; a day of unknown rain has", () => {
+  const after = skyHours(
+    track((n) => (n === 1 ? { rainMm: 6 } : {})),
+    PLACE,
+    4,
+    [],
+  );
+  expect(after.map((d) => d.rainHoursKnown)).toEqual([true, false, true, true]);
+  expect(after[2]!.hours[0]!.leavesWet).toBe("rain");
+  expect(
+    skyHours(
+      track(() => ({ rainMm: null })),
+      PLACE,
+      2,
+      [],
+    ).map((d) => d.rainHoursKnown),
+  ).toEqual([false, false]);
+});
+
 const leaf = (change: Partial<LeafHour>): LeafHour => ({
   airC: 15,
   dewPointC: 8,

@@ -31,7 +31,7 @@ export interface SkyHour {
 export interface DayHours {
   day: IsoDay;
   hours: SkyHour[];
-  /** True when the service told the hours of rain; else a day's rain may fall at any hour. */
+  /** False when rain is told for the day but not for its hours: it may fall at any. */
   rainHoursKnown: boolean;
 }
 
@@ -70,8 +70,9 @@ export function skyHours(track: SkyTrack, place: Place, days: number, told: read
     const about = [i - 1, i, i + 1].filter((k) => k >= 0 && k < track.minC.length).map(curveOf);
     const instants = hoursOfDay(day, place.timeZone);
     const rainOf = instants.map((at) => hoursTold.get(at.getTime())?.rainMm ?? null);
-    const rainHoursKnown = rainOf.every((r) => r !== null);
+    const allTold = rainOf.every((r) => r !== null);
     const spread = (track.rainMm[i] ?? 0) >= WETS_MM ? (track.rainMm[i] ?? 0) / instants.length : 0;
+    const rainHoursKnown = allTold || (track.rainMm[i] !== null && spread === 0);
     const openSky = opennessOf(track, i);
     instants.forEach((at, n) => {
       const h = hoursTold.get(at.getTime());
@@ -79,7 +80,7 @@ export function skyHours(track: SkyTrack, place: Place, days: number, told: read
       const dewPointC = Math.min(airC, clampC(h?.dewPointC ?? track.dewPointC[i] ?? track.minC[i]!));
       const humidity = relativeHumidity(airC, dewPointC);
       const sunIsUp = about.some((c) => at.getTime() >= c.riseMs && at.getTime() < c.setMs);
-      const rainMm = rainHoursKnown ? rainOf[n]! : spread;
+      const rainMm = allTold ? rainOf[n]! : spread;
       const windKmh = h?.windKmh ?? USUAL_WIND * (track.windKmh[i] ?? 15);
       leaf.push({ day: i, airC, dewPointC, rainMm, windKmh, sunIsUp, openSky });
       made.push({
