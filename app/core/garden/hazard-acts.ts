@@ -11,7 +11,7 @@ import {
 import { sayDegrees, type UnitSystem } from "../units";
 import { capital, cropNames, listOf } from "./in-sentences";
 import type { GardenOutlook, PlantingOutlook } from "./look-ahead";
-import type { HazardCard, Touched } from "./hazard-cards";
+import type { HazardCard, Touched } from "./hazard-card";
 import { inBed } from "./say-beds";
 
 /** Something that helps. What each does is common practice, its figures as their own tables say. */

@@ -1,4 +1,4 @@
-import { addDays, sayDay, sayNight, type IsoDay } from "../calendar";
+import { sayDay, sayNight } from "../calendar";
 import {
   FREEZE_CLASSES,
   GUST_KMH,
@@ -8,75 +8,23 @@ import {
   inTenths,
   isDug,
   nightOddsBelow,
-  type BedKind,
   type Threat,
 } from "../hazards";
 import type { Picks } from "../planner";
 import { sayMass, sayRain, sayTemperature, sayWind, type UnitSystem } from "../units";
 import { HEAT_CARE_C, HEAT_STOP_C, soilOutlook, trackIndex } from "../weather";
-import { THUNDER_STOP, type DayTerms } from "./day-terms";
-import { coverActs, frostActs, heatActs, stormActs, type HazardAct } from "./hazard-acts";
+import { coverActs, frostActs, heatActs, stormActs } from "./hazard-acts";
+import { HAZARD_KINDS, isThreat, likely, touch, type HazardCard, type Touched } from "./hazard-card";
 import { capital, cropNames, listOf } from "./in-sentences";
-import type { GardenOutlook, PlantingOutlook } from "./look-ahead";
+import type { GardenOutlook } from "./look-ahead";
+import { patienceCards } from "./patience-cards";
 import { oddsByBed } from "./say-beds";
-
-export const HAZARD_KINDS = [
-  "frost",
-  "chill",
-  "frozen ground",
-  "storm",
-  "heat",
-  "thunder",
-  "watery",
-  "wet leaves",
-] as const;
-export type HazardKind = (typeof HAZARD_KINDS)[number];
-
-/** Kinds that take something from the crop; the others ask people for patience or to stay in. */
-const THREATS: readonly HazardKind[] = ["frost", "chill", "frozen ground", "storm", "heat"];
-export const isThreat = (kind: HazardKind) => THREATS.includes(kind);
-
-/** A planting that a hazard touches. */
-export interface Touched {
-  plantingId: string;
-  /** "French bean, climbing". */
-  name: string;
-  bed: string;
-  /** Expected share lost if it is still out there. */
-  loss: number;
-  /** The same in grams of what could be picked the day before. */
-  grams: number;
-  /** Day index of the planned pick that is ahead of it; null when none is. */
-  comesIn: number | null;
-}
-
-/** Something the sky has in store, in plain words. */
-export interface HazardCard {
-  key: string;
-  kind: HazardKind;
-  from: IsoDay;
-  to: IsoDay;
-  odds: number;
-  /** "Frost likely Wednesday night". */
-  lead: string;
-  /** How likely, where: "7 in 10 in the low bed, 3 in 10 by the wall". */
-  where: string;
-  beds: { bedId: string; name: string; kind: BedKind; odds: number; bedMinC: number }[];
-  touched: Touched[];
-  /** What it would cost and what comes in before, in sentences. */
-  stake: string[];
-  acts: HazardAct[];
-  caution: string | null;
-}
 
 /** Odds from which a hazard is told at all: our judgement. */
 const TOLD = 0.15;
 const MOST_NIGHTS = 3;
 /** A pick of a crop lifted once worth less than this is no loss worth naming, g. */
 const NAMED_GRAMS = 50;
-
-/** "likely", "possible", "not ruled out". */
-const likely = (odds: number) => (odds >= 0.6 ? "likely" : odds >= 0.3 ? "possible" : "not ruled out");
 
 /**
  * All that is coming and matters to this garden, what threatens it before the rest, each soonest first: each with its odds, what it touches, what would be
@@ -91,9 +39,7 @@ export function hazardCards(outlook: GardenOutlook, picks: Picks, units: UnitSys
     ...frozenCards(outlook),
     ...stormCards(outlook, picks, units),
     ...heatCards(outlook, picks, units),
-    ...thunderCards(outlook),
-    ...wateryCards(outlook),
-    ...wetCards(outlook, picks),
+    ...patienceCards(outlook, picks),
   ];
   const rank = (c: HazardCard) => HAZARD_KINDS.indexOf(c.kind);
   return cards.sort(
@@ -116,18 +62,6 @@ function touchedBy(outlook: GardenOutlook, picks: Picks, kinds: readonly Threat[
       return [touch(p, picks, n, loss)];
     })
     .sort((a, b) => b.grams - a.grams);
-}
-
-function touch(p: PlantingOutlook, picks: Picks, n: number, loss: number): Touched {
-  const planned = (picks[p.planting.id] ?? []).filter((t) => t <= n);
-  return {
-    plantingId: p.planting.id,
-    name: p.planting.variety ? `${p.crop.name}, ${p.planting.variety}` : p.crop.name,
-    bed: p.bed.name,
-    loss,
-    grams: (p.pieces[n] ?? 0) * p.crop.pieceGrams.value * loss,
-    comesIn: planned.at(-1) ?? null,
-  };
 }
 
 /** What is lost if nothing is done, and what the plan brings in before; by crop, the dearest first. */
@@ -335,93 +269,4 @@ function heatEffects(outlook: GardenOutlook, touched: readonly Touched[]): strin
       const p = hit.find((x) => cropNames([x])[0] === name);
       return `${capital(name)} ${p?.crop.heat?.effect ?? "suffers"}.`;
     });
-}
-
-function thunderCards(outlook: GardenOutlook): HazardCard[] {
-  return outlook.storms
-    .flatMap((storm, n): HazardCard[] => {
-      const hours = outlook.terms[n]!.thunderHours;
-      if (storm.thunderOdds < THUNDER_STOP && hours.length === 0) return [];
-      const odds = Math.max(storm.thunderOdds, ...hours.map((h) => h.thunderOdds));
-      const between = hours.length > 0 && hours.length < 20 ? `, ${hours[0]!.clock} to ${hours.at(-1)!.clock}` : "";
-      return [
-        {
-          key: `thunder ${storm.day}`,
-          kind: "thunder",
-          from: storm.day,
-          to: storm.day,
-          odds,
-          lead: `Thunder ${likely(odds)} ${sayDay(storm.day, outlook.today)}`,
-          where: `${inTenths(odds)}${between}`,
-          beds: [],
-          touched: [],
-          stake: [],
-          acts: [{ act: "stop", words: "No round while it is about: heard is near enough." }],
-          caution:
-            "Go in when thunder is heard; wait 30 minutes after the last. Keep off metal poles, trellis and ladders.",
-        },
-      ];
-    })
-    .slice(0, 2);
-}
-
-function wateryCards(outlook: GardenOutlook): HazardCard[] {
-  const ago = outlook.rain.soakedDaysAgo;
-  if (ago === null) return [];
-  const watery = outlook.plantings.filter(
-    (p) => p.crop.rainWait && p.crop.rainWait.high > ago && p.judgement.odds.prime + p.judgement.odds.close >= 0.3,
-  );
-  if (watery.length === 0) return [];
-  const wait = Math.max(...watery.map((p) => p.crop.rainWait!.high)) - ago;
-  return [
-    {
-      key: `watery ${outlook.today}`,
-      kind: "watery",
-      from: outlook.today,
-      to: addDays(outlook.today, wait),
-      odds: 1,
-      lead: `Watery after ${ago === 0 ? "today" : sayDay(addDays(outlook.today, -ago), outlook.today)}’s soaking`,
-      where: `give it dry days until ${sayDay(addDays(outlook.today, wait), outlook.today)}`,
-      beds: [],
-      touched: watery.map((p) => touch(p, {}, 0, 0)),
-      stake: [`${capital(listOf(cropNames(watery)))}: softness and a flat taste are false for now.`],
-      acts: [{ act: "wait", words: "Taste one before you take the rest." }],
-      caution: null,
-    },
-  ];
-}
-
-function wetCards(outlook: GardenOutlook, picks: Picks): HazardCard[] {
-  const cards = outlook.terms.slice(0, 2).flatMap((day, n): HazardCard[] => {
-    const touched = outlook.plantings.filter(
-      (p) => p.crop.handsOffWhenWet.value && ((picks[p.planting.id] ?? []).includes(n) || p.bans[n] === "wet leaves"),
-    );
-    if ((!day.dryFrom && !day.wetAllDay) || touched.length === 0) return [];
-    const from = day.hours?.hours.find((h) => h.clock >= "06:00")?.leavesWet ?? "dew";
-    return [
-      {
-        key: `wet ${day.day}`,
-        kind: "wet leaves",
-        from: day.day,
-        to: day.day,
-        odds: 1,
-        lead: wetLead(day, outlook.today),
-        where: from === "rain" ? "from rain" : "from dew",
-        beds: [],
-        touched: touched.map((p) => touch(p, picks, n, 0)),
-        stake: [`${capital(listOf(cropNames(touched)))} wait until dry: touching them wet spreads disease.`],
-        acts: [{ act: "wait", words: "Roots and heads cut with a knife may go first." }],
-        caution: null,
-      },
-    ];
-  });
-  // Tomorrow's dew is news when today has none.
-  return cards.slice(0, 1);
-}
-
-/** "Leaves wet today until about 09:00"; rain at an hour that is not told may wet them at any. */
-function wetLead({ day, dryFrom, hours }: DayTerms, today: IsoDay): string {
-  const on = sayDay(day, today);
-  if (dryFrom) return `Leaves wet ${on} until about ${dryFrom}`;
-  return hours?.rainHoursKnown ? `Leaves wet all day ${on}` : `Rain about ${on}: leaves may be wet`;
 }

@@ -11,7 +11,8 @@ export {
 } from "./look-ahead";
 export { THUNDER_STOP, type DayTerms } from "./day-terms";
 export { type HazardAct } from "./hazard-acts";
-export { hazardCards, type HazardCard, type HazardKind, type Touched } from "./hazard-cards";
+export { type HazardCard, type HazardKind, type Touched } from "./hazard-card";
+export { hazardCards } from "./hazard-cards";
 export { listOf } from "./in-sentences";
 export { inBed } from "./say-beds";
 export { type BanReason } from "./pick-bans";

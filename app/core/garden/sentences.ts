@@ -2,7 +2,8 @@ import { addDays, sayDay } from "../calendar";
 import type { Loser, Picks } from "../planner";
 import { sayMass, type UnitSystem } from "../units";
 import { sayCount } from "./amounts";
-import { hazardCards, isThreat } from "./hazard-cards";
+import { isThreat } from "./hazard-card";
+import { hazardCards } from "./hazard-cards";
 import { capital } from "./in-sentences";
 import type { GardenOutlook, PlantingOutlook } from "./look-ahead";
 
