@@ -32,7 +32,7 @@ export class GardenServer {
       env: this.env,
       stdio: "ignore",
     });
-    for (let tries = 0; tries < 100; tries++) {
+    for (let tries = 0; tries < 300; tries++) {
       const up = await fetch(`${this.url}/icon.svg`).then(
         (r) => r.ok,
         () => false,
@@ -40,7 +40,8 @@ export class GardenServer {
       if (up) return;
       await new Promise((resolve) => setTimeout(resolve, 100));
     }
-    throw new Error("the server did not start within ten seconds");
+    await this.stop();
+    throw new Error("the server did not start within thirty seconds");
   }
 
   async stop(): Promise<void> {
