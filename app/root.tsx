@@ -4,7 +4,7 @@ import "@fontsource/atkinson-hyperlegible/700.css";
 import { ChakraProvider, chakra } from "@chakra-ui/react";
 import { Links, Meta, Outlet, Scripts, ScrollRestoration, isRouteErrorResponse } from "react-router";
 import type { Route } from "./+types/root";
-import { ActionLink } from "~/ui/shell/Action";
+import { ActionLink } from "~/ui/theme/parts";
 import { system } from "~/ui/theme";
 
 export const meta: Route.MetaFunction = () => [

@@ -16,7 +16,6 @@ export default [
     route("notes/:cropId", "routes/crop-notes.tsx"),
   ]),
   route("ledger.csv", "routes/ledger-csv.ts"),
-  route("looks", "routes/looks.ts"),
-  route("picks", "routes/picks.ts"),
+  route("entries", "routes/entries.ts"),
   route("demo/step", "routes/demo-step.ts"),
 ] satisfies RouteConfig;

@@ -3,11 +3,14 @@ import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
 
+/** The moment at which every server of a browser test starts. */
+export const NOW = "2026-08-20T08:00:00.000Z";
+
 /** The real built app on a file of its own, so that a test can stop it and start it again. */
 export class GardenServer {
   readonly url: string;
-  private readonly folder = mkdtempSync(path.join(tmpdir(), "akmedon-e2e-"));
-  private readonly env: NodeJS.ProcessEnv;
+  readonly folder = mkdtempSync(path.join(tmpdir(), "akmedon-e2e-"));
+  readonly env: NodeJS.ProcessEnv;
   private process: ChildProcess | undefined;
 
   constructor(port: number, demo: boolean) {
@@ -19,7 +22,9 @@ export class GardenServer {
       PORT: String(port),
       AKMEDON_GARDEN: path.join(this.folder, "garden.sqlite"),
       AKMEDON_DEMO: demo ? "1" : "",
-      TZ: "UTC",
+      // A zone far from every garden of the tests, and a day of our own.
+      TZ: "Pacific/Chatham",
+      AKMEDON_TEST_NOW: NOW,
     };
     if (demo) {
       const made = spawnSync("npx", ["tsx", "scripts/demo.ts"], { env: this.env, encoding: "utf8" });
@@ -28,10 +33,14 @@ export class GardenServer {
   }
 
   async start(): Promise<void> {
-    this.process = spawn("node", ["node_modules/@react-router/serve/bin.js", "./build/server/index.js"], {
-      env: this.env,
-      stdio: "ignore",
-    });
+    this.process = spawn(
+      "node",
+      ["--import", "./e2e/fixed-clock.mjs", "node_modules/@react-router/serve/bin.js", "./build/server/index.js"],
+      {
+        env: this.env,
+        stdio: "ignore",
+      },
+    );
     for (let tries = 0; tries < 300; tries++) {
       const up = await fetch(`${this.url}/icon.svg`).then(
         (r) => r.ok,

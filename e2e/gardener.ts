@@ -1,10 +1,31 @@
-import { test as base } from "@playwright/test";
+import { test as base, type Page } from "@playwright/test";
 import { GardenServer } from "./garden-server";
 
 let next = 0;
 
+/**
+ * A page that is left as a person leaves it: once what was sent has been answered. A reload within the
+ * same few milliseconds as a key press takes the request down before it reaches the server.
+ */
+function patient(page: Page): Page {
+  const sent = new Set<unknown>();
+  page.on("request", (r) => r.method() !== "GET" && sent.add(r));
+  for (const end of ["requestfinished", "requestfailed"] as const)
+    page.on(end as "requestfinished", (r) => sent.delete(r));
+  const answered = async () => {
+    if (page.url() === "about:blank") return;
+    await new Promise((resolve) => setTimeout(resolve, 150));
+    for (let tries = 0; sent.size > 0 && tries < 200; tries++) await new Promise((resolve) => setTimeout(resolve, 50));
+  };
+  const { goto, reload } = { goto: page.goto.bind(page), reload: page.reload.bind(page) };
+  page.goto = async (...how) => (await answered(), goto(...how));
+  page.reload = async (...how) => (await answered(), reload(...how));
+  return page;
+}
+
 /** Tests with a garden server of their own: the demo's, or an empty household file. */
 export const test = base.extend<{ demo: GardenServer; household: GardenServer }>({
+  page: async ({ page }, give) => give(patient(page)),
   demo: async ({}, give, info) => {
     const server = new GardenServer(4300 + info.parallelIndex * 100 + (next++ % 100), true);
     await server.start();

@@ -182,22 +182,25 @@ test("the same entry sent ten times at once is written once; a refused one leave
   demo,
 }) => {
   const entry = {
+    kind: "pick",
     id: "7f1a1f0e-4c1b-4a57-9d43-0f5a3a1c9d10",
+    device: "test",
+    sequence: 1,
+    at: "2026-09-19T09:00:00Z",
     plantingId: "courgette-striped",
-    pickedOn: "2026-09-19",
     outcome: "picked",
-    tookAll: "true",
+    tookAll: true,
     count: "9",
   };
-  const answers = await Promise.all(
-    Array.from({ length: 10 }, () => request.post(`${demo.url}/picks`, { form: entry })),
-  );
-  expect(answers.map((a) => a.status())).toEqual(Array(10).fill(200));
-  const refused = await request.post(`${demo.url}/picks`, {
-    form: { ...entry, id: "7f1a1f0e-4c1b-4a57-9d43-0f5a3a1c9d11", count: "-2" },
+  const sendAll = (entries: object[]) => request.post(`${demo.url}/entries`, { data: { entries } });
+  const answers = await Promise.all(Array.from({ length: 10 }, () => sendAll([entry])));
+  for (const answer of answers) expect(await answer.json()).toEqual({ answers: [{ id: entry.id, status: "applied" }] });
+  const refused = await sendAll([{ ...entry, id: "7f1a1f0e-4c1b-4a57-9d43-0f5a3a1c9d11", count: "-2" }]);
+  expect(await refused.json()).toMatchObject({
+    answers: [{ status: "refused", fields: { count: "A count cannot be below zero." } }],
   });
-  expect(refused.status()).toBe(400);
-  expect(await refused.json()).toMatchObject({ status: "refused", errors: { count: "A count cannot be below zero." } });
   const csv = await (await request.get(`${demo.url}/ledger.csv`)).text();
   expect(csv.split("\r\n").filter((line) => line.startsWith("2026-09-19"))).toHaveLength(1);
+  expect((await request.post(`${demo.url}/entries`, { data: "rubbish" })).status()).toBe(400);
+  expect((await request.post(`${demo.url}/entries`, { data: { entries: "none" } })).status()).toBe(400);
 });

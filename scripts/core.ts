@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import { z } from "zod";
 import { catalogue, sources } from "~/catalogue/catalogue.server";
-import { forecastAnswer, judgeAnswer, planAnswer } from "~/core/edge";
+import { forecastAnswer, judgeAnswer, planAnswer } from "~/views/edge";
 
 /** JSON in on stdin, one JSON document out; bad input: exit 2 and {"error": {"path", "message"}} on stderr. */
 const verbs = {

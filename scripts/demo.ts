@@ -1,8 +1,8 @@
 import { existsSync, mkdirSync, rmSync } from "node:fs";
 import path from "node:path";
 import { openGarden } from "~/db/client.server";
-import { theGarden } from "~/services/clock.server";
-import { plantDemoGarden } from "~/services/demo-garden.server";
+import { theGarden } from "~/db/garden/garden.server";
+import { plantDemoGarden } from "~/services/demo/demo-garden.server";
 
 /** Makes the demo's own file anew; refuses to touch a household's garden. */
 const file = path.resolve(process.env.AKMEDON_GARDEN ?? "var/demo.sqlite");

@@ -1,5 +1,5 @@
 import { requestDb } from "~/db/client.server";
-import { theGarden } from "~/services/clock.server";
+import { theGarden } from "~/db/garden/garden.server";
 
 /** Opens the garden's file before the server starts, so that a wrong file is told at once, in a sentence. */
 try {

@@ -2,7 +2,7 @@ import { parseArgs } from "node:util";
 import { STAND_IN_MODES } from "~/adapters/simulated/modes";
 import { startStandIns } from "~/adapters/simulated/stand-ins.server";
 import { madeUpTruth } from "~/adapters/simulated/truth";
-import { replayOf } from "~/services/stand-ins.server";
+import { replayOf } from "~/services/sky/stand-ins.server";
 
 /**
  * The simulated forecast service and station by themselves:

@@ -4,6 +4,7 @@ import { ofVariety, type Variety } from "~/core/crops";
 import type { RainOutlook, Threat } from "~/core/hazards";
 import { assess, development, judge, type Look } from "~/core/readiness";
 import { roughNormals, skyTrack } from "~/core/weather";
+import { conflictSentence, howToTake, verdictSentence, waitingSentence } from "~/views/check/verdict-words";
 
 const crops = catalogue();
 const normals = roughNormals(52);
@@ -26,6 +27,7 @@ export interface Situation {
   forSeed?: boolean;
   bedNeededOn?: IsoDay;
   firstPickOn?: IsoDay;
+  growingYear?: number;
   soakedDaysAgo?: number;
   /** Dry days running from each day of the horizon. */
   dryRun?: number[];
@@ -34,8 +36,20 @@ export interface Situation {
 
 const DRY: RainOutlook = { soakedDaysAgo: null, dryRun: new Array<number>(HORIZON).fill(7) };
 
-/** Judges it in a rough climate of 52° north. */
+/** Judges it in a rough climate of 52° north, and says it as the screens would. */
 export function judged(s: Situation) {
+  const { crop, judgement } = judgementOf(s);
+  const words = { crop, today: s.today, units: "metric" as const };
+  return {
+    ...judgement,
+    verdict: { ...judgement.verdict, sentence: verdictSentence(judgement.verdict, words) },
+    conflict: judgement.conflict && conflictSentence(judgement.conflict),
+    how: howToTake(crop, s.school ? { [s.school[0]]: s.school[1] } : {}),
+    waiting: waitingSentence(crop, judgement.window, judgement.standsStill, s.today),
+  };
+}
+
+function judgementOf(s: Situation) {
   const plain = crops.find((c) => c.id === s.crop)!;
   const crop = ofVariety(plain, s.variety);
   const { today } = s;
@@ -56,7 +70,7 @@ export function judged(s: Situation) {
       threats.push({ kind: threat.kind, lastDayBefore: addDays(today, threat.after + d), odds: 0.85, loss });
       for (let n = threat.after + d + 1; n < HORIZON; n++) sound[n]! *= 1 - loss;
     }
-  return judge({
+  const judgement = judge({
     crop,
     dev,
     assessment: assess(crop, dev, s.looks ?? [], today),
@@ -65,11 +79,12 @@ export function judged(s: Situation) {
     rain: { soakedDaysAgo: s.soakedDaysAgo ?? null, dryRun: s.dryRun ?? DRY.dryRun },
     handsFree: s.free ?? new Array<boolean>(HORIZON).fill(true),
     packetHighDays: crop.packet.high,
-    ...(s.school ? { schools: { [s.school[0]]: s.school[1] } } : {}),
     ...(s.forSeed ? { forSeed: true } : {}),
     bedNeededOn: s.bedNeededOn ?? null,
     firstPickOn: s.firstPickOn ?? null,
+    growingYear: s.growingYear ?? null,
   });
+  return { crop, judgement };
 }
 
 /** Looks of one day: [cue, reading] each. */

@@ -9,9 +9,11 @@ import {
   keepVariety,
   removeOwnCrop,
   setCropValue,
-} from "~/services/field-notes.server";
-import { cropNotes } from "~/services/field-notes-view.server";
-import { knownGarden } from "~/services/known-garden.server";
+} from "~/services/notes/field-notes.server";
+import { cropPage } from "~/services/notes/notes-page.server";
+import type { NotesAnswer } from "~/views/notes/notes-answer";
+import { fieldsOf } from "./form";
+import { knownGarden } from "~/services/garden/known-garden.server";
 import { CropNotesPage } from "~/ui/notes/CropNotesPage";
 
 export const meta: Route.MetaFunction = ({ data: loaded }) => [
@@ -20,7 +22,7 @@ export const meta: Route.MetaFunction = ({ data: loaded }) => [
 
 export function loader({ params }: Route.LoaderArgs) {
   const { db, garden } = knownGarden();
-  const notes = cropNotes(db, params.cropId, garden.unitSystem);
+  const notes = cropPage(db, params.cropId, garden.unitSystem);
   if (!notes) throw data("There is no such crop in the field notes.", { status: 404 });
   return { notes, units: garden.unitSystem };
 }
@@ -42,17 +44,9 @@ const Intent = z.discriminatedUnion("intent", [
   z.object({ intent: z.literal("remove crop") }),
 ]);
 
-export interface NotesAnswer {
-  /** Which form it answers: the path of a value, "variety", a school. */
-  at: string;
-  sentence?: string;
-  errors?: Partial<Record<string, string>>;
-  done?: boolean;
-}
-
 export async function action({ request, params }: Route.ActionArgs) {
   const { db, garden } = knownGarden();
-  const parsed = Intent.safeParse(Object.fromEntries(await request.formData()));
+  const parsed = Intent.safeParse(await fieldsOf(request));
   if (!parsed.success) throw data("That is not something the field notes can do.", { status: 400 });
   const form = parsed.data;
   const { cropId } = params;

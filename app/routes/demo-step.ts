@@ -1,16 +1,13 @@
 import { data, redirect } from "react-router";
 import { z } from "zod";
 import type { Route } from "./+types/demo-step";
-import { requestDb } from "~/db/client.server";
-import { stepDemoClock, theGarden } from "~/services/clock.server";
-import { refreshWeather } from "~/services/refresh-weather.server";
+import { stepDemo } from "~/services/demo/step-demo.server";
+import { formOf } from "./form";
 
-/** The step waits this long for the new day's weather; without it the last stands. */
-const PATIENCE = { timeoutMs: 2500, retries: 0, waitMs: 0 };
 const Days = z.coerce.number().int().min(1).max(30);
 
 export async function action({ request }: Route.ActionArgs) {
-  const form = await request.formData();
+  const form = await formOf(request);
   const days = Days.safeParse(form.get("days"));
   const back = z
     .string()
@@ -18,9 +15,7 @@ export async function action({ request }: Route.ActionArgs) {
     .catch("/")
     .parse(form.get("back"));
   if (!days.success) throw data("The demo steps 1 to 30 days at a time.", { status: 400 });
-  const db = requestDb();
-  const outcome = stepDemoClock(db, days.data);
-  if (outcome.status === "not the demo") throw data("Only the demo's clock can be stepped.", { status: 403 });
-  await refreshWeather(db, theGarden(db)!, PATIENCE);
+  const outcome = await stepDemo(days.data);
+  if (outcome === "not the demo") throw data("Only the demo's clock can be stepped.", { status: 403 });
   return redirect(back);
 }

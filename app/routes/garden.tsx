@@ -1,25 +1,30 @@
-import { Outlet, redirect, useLocation } from "react-router";
+import { Outlet, useLocation } from "react-router";
 import type { Route } from "./+types/garden";
-import { requestDb } from "~/db/client.server";
-import { theGarden } from "~/services/clock.server";
-import { refreshInBackground } from "~/services/refresh-weather.server";
-import { openRound } from "~/services/round.server";
+import { knownGarden } from "~/services/garden/known-garden.server";
+import { containersOf } from "~/services/ledger/containers.server";
+import { isRoundOut } from "~/services/round/round-page.server";
+import { refreshInBackground } from "~/services/sky/refresh-weather.server";
 import { OutboxProvider } from "~/ui/outbox/OutboxProvider";
 import { GardenShell } from "~/ui/shell/GardenShell";
 
 export function loader() {
-  const db = requestDb();
-  const row = theGarden(db);
-  if (!row) throw redirect("/setup");
-  refreshInBackground(db, row);
-  return { name: row.name, demo: row.demoDay !== null, out: openRound(db) !== undefined };
+  const { db, garden } = knownGarden();
+  refreshInBackground(db, garden);
+  return {
+    name: garden.name,
+    demo: garden.demoDay !== null,
+    out: isRoundOut(db),
+    containers: containersOf(db),
+    units: garden.unitSystem,
+  };
 }
 
 export default function Garden({ loaderData }: Route.ComponentProps) {
   const { pathname } = useLocation();
+  const { name, demo, out, containers, units } = loaderData;
   return (
-    <GardenShell walking={loaderData.out && pathname === "/round"} gardenName={loaderData.name} demo={loaderData.demo}>
-      <OutboxProvider>
+    <GardenShell walking={out && pathname === "/round"} gardenName={name} demo={demo}>
+      <OutboxProvider containers={containers} units={units}>
         <Outlet />
       </OutboxProvider>
     </GardenShell>

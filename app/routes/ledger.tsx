@@ -1,24 +1,37 @@
+import { data } from "react-router";
+import { z } from "zod";
 import type { Route } from "./+types/ledger";
-import { bedsView } from "~/services/beds-view.server";
-import { knownGarden } from "~/services/known-garden.server";
-import { ledgerLines, ledgerTotals } from "~/services/ledger-view.server";
+import { fieldErrors, type FieldErrors } from "~/core/entries";
+import { knownGarden } from "~/services/garden/known-garden.server";
+import { ContainerForm, addContainer, removeContainer } from "~/services/ledger/containers.server";
+import { ledgerPage } from "~/services/ledger/ledger-page.server";
 import { LedgerPage } from "~/ui/ledger/LedgerPage";
+import { TOTALLED_BY } from "~/views/ledger/ledger-view";
+import { fieldsOf } from "./form";
 
 export const meta: Route.MetaFunction = () => [{ title: "Ledger · Akmedon" }];
 
-export function loader() {
+const By = z.enum(TOTALLED_BY).catch("crop");
+
+export function loader({ request }: Route.LoaderArgs) {
   const { db, garden } = knownGarden();
-  const lines = ledgerLines(db);
-  return {
-    lines,
-    totals: ledgerTotals(lines, "crop"),
-    units: garden.unitSystem,
-    growing: bedsView(db, garden).flatMap((bed) =>
-      bed.plantings
-        .filter((p) => !p.finished)
-        .map((p) => ({ id: p.id, words: `${bed.name}: ${p.crop}${p.variety ? `, ${p.variety}` : ""}` })),
-    ),
-  };
+  return ledgerPage(db, garden, By.parse(new URL(request.url).searchParams.get("by")));
+}
+
+const Intent = z.enum(["add container", "remove container"]);
+
+export async function action({ request }: Route.ActionArgs) {
+  const { db } = knownGarden();
+  const fields = await fieldsOf(request);
+  const intent = Intent.safeParse(fields.intent);
+  if (!intent.success) throw data("That is not something the ledger can do.", { status: 400 });
+  const refuse = (errors: FieldErrors) => data({ errors, done: "" }, { status: 400 });
+  if (intent.data === "remove container")
+    return removeContainer(db, String(fields.id)) ? data({ errors: {} as FieldErrors, done: "Out of use." }) : refuse({ form: "This container is no longer there." }); // prettier-ignore
+  const form = ContainerForm.safeParse(fields);
+  if (!form.success) return refuse(fieldErrors(form.error));
+  const outcome = addContainer(db, form.data);
+  return outcome.status === "refused" ? refuse(outcome.errors) : data({ errors: {} as FieldErrors, done: `${form.data.name} is kept.` }); // prettier-ignore
 }
 
 export default function Ledger({ loaderData }: Route.ComponentProps) {

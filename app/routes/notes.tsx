@@ -1,9 +1,12 @@
 import { data, redirect } from "react-router";
 import type { Route } from "./+types/notes";
-import { addOwnCrop, OwnCropForm } from "~/services/field-notes.server";
-import { cropNames, notesList } from "~/services/field-notes-view.server";
-import { knownGarden } from "~/services/known-garden.server";
-import { fieldErrors } from "~/services/pick-form";
+import { addOwnCrop, OwnCropForm } from "~/services/notes/field-notes.server";
+import { notesPage } from "~/services/notes/notes-page.server";
+import { cropsOf } from "~/services/garden/household-crops.server";
+import { cropNames } from "~/views/notes/field-notes-view";
+import { fieldsOf } from "./form";
+import { knownGarden } from "~/services/garden/known-garden.server";
+import { fieldErrors } from "~/core/entries";
 import { NotesListPage } from "~/ui/notes/NotesListPage";
 
 export const meta: Route.MetaFunction = () => [{ title: "Field notes · Akmedon" }];
@@ -11,12 +14,12 @@ export const meta: Route.MetaFunction = () => [{ title: "Field notes · Akmedon"
 export function loader({ request }: Route.LoaderArgs) {
   const { db } = knownGarden();
   const typed = (new URL(request.url).searchParams.get("q") ?? "").slice(0, 60);
-  return { typed, list: notesList(db, typed), names: cropNames(db) };
+  return { typed, list: notesPage(db, typed), names: cropNames(cropsOf(db)) };
 }
 
 export async function action({ request }: Route.ActionArgs) {
   const { db } = knownGarden();
-  const fields = Object.fromEntries(await request.formData());
+  const fields = await fieldsOf(request);
   const refuse = (errors: Partial<Record<string, string>>) => data({ errors }, { status: 400 });
   const form = OwnCropForm.safeParse(fields);
   if (!form.success) return refuse(fieldErrors(form.error));

@@ -1,20 +1,21 @@
 import { data } from "react-router";
 import type { Route } from "./+types/sky";
-import { knownGarden } from "~/services/known-garden.server";
-import { isRefusal, skyDesk } from "~/services/sky-desk.server";
-import { skyView } from "~/services/sky-view.server";
+import { knownGarden } from "~/services/garden/known-garden.server";
+import { isRefusal, skyDesk } from "~/services/sky/sky-desk.server";
+import { skyPage } from "~/services/sky/sky-page.server";
+import { formOf } from "./form";
 import { SkyPage } from "~/ui/sky/SkyPage";
 
 export const meta: Route.MetaFunction = () => [{ title: "Sky & away · Akmedon" }];
 
 export function loader({ request }: Route.LoaderArgs) {
   const { db, garden } = knownGarden();
-  return skyView(db, garden, new URL(request.url).searchParams.get("day"));
+  return skyPage(db, garden, new URL(request.url).searchParams.get("day"));
 }
 
 export async function action({ request }: Route.ActionArgs) {
   const { db, garden } = knownGarden();
-  const answer = await skyDesk(db, garden, await request.formData());
+  const answer = await skyDesk(db, garden, await formOf(request));
   if (!answer) throw data("That is not something the sky page can do.", { status: 400 });
   return data(answer, { status: isRefusal(answer) ? 400 : 200 });
 }

@@ -1,28 +1,24 @@
 import { readFileSync } from "node:fs";
 import { expect, test } from "vitest";
-import { bed, planting, trip, weatherDay } from "~/db/schema.server";
-import {
-  BedForm,
-  PlantingForm,
-  addBed,
-  addPlanting,
-  editPlanting,
-  moveBed,
-  removeBed,
-  removePlanting,
-  understandLine,
-} from "~/services/beds.server";
-import { fieldErrors } from "~/services/pick-form";
-import { GardenForm } from "~/services/set-up-garden.server";
-import { WeekForm } from "~/services/free-minutes.server";
-import { importWeather } from "~/services/import-weather.server";
-import { TripForm, saveTrip } from "~/services/trips.server";
-import { takeLook } from "~/services/take-look.server";
-import { smallGarden } from "./garden-fixture";
+import { allBeds } from "~/db/beds/beds.server";
+import { allPlantings, plantingById } from "~/db/beds/plantings.server";
+import { openSeasonOf } from "~/db/beds/seasons.server";
+import { openLooks } from "~/db/looks/looks.server";
+import { allTrips } from "~/db/sky/hands.server";
+import { observedDays } from "~/db/sky/weather.server";
+import { fieldErrors } from "~/core/entries";
+import { addPlanting, understandLine } from "~/services/beds/add-planting.server";
+import { BedForm, addBed, moveBed, removeBed } from "~/services/beds/beds.server";
+import { PlantingForm, editPlanting, removePlanting } from "~/services/beds/edit-planting.server";
+import { GardenForm } from "~/services/garden/set-up-garden.server";
+import { WeekForm } from "~/services/sky/free-minutes.server";
+import { importWeather } from "~/services/sky/import-weather.server";
+import { TripForm, saveTrip } from "~/services/sky/trips.server";
+import { refusal, send, smallGarden } from "./garden-fixture";
 
 test("a line names its bed, by name or by its place on the walk, or takes the bed it was typed at", () => {
   const { db, garden } = smallGarden();
-  const long = db.select().from(bed).get()!;
+  const long = allBeds(db)[0]!;
   for (const line of ["6 beetroot, sown 3 May, Long bed", "6 beetroot, sown 3 May, bed 1", "6 beetroot, sown 3 May"]) {
     const read = understandLine(db, garden, line, long.id);
     if (read.status !== "understood") throw new Error(read.sentence);
@@ -36,31 +32,31 @@ test("a line names its bed, by name or by its place on the walk, or takes the be
 test("a planting that cannot be understood adds nothing", () => {
   const { db, garden } = smallGarden();
   expect(understandLine(db, garden, "some flowers", undefined).status).toBe("not understood");
-  expect(db.select().from(planting).all()).toHaveLength(2);
+  expect(allPlantings(db)).toHaveLength(2);
 });
 
 test("an understood line is added whole", () => {
   const { db, garden } = smallGarden();
   const read = understandLine(db, garden, "6 beetroot golden, sown 3 May, Long bed", undefined);
   if (read.status !== "understood") throw new Error(read.sentence);
-  const id = addPlanting(db, read.line);
-  expect(
-    db
-      .select()
-      .from(planting)
-      .all()
-      .find((p) => p.id === id),
-  ).toMatchObject({ cropId: "beetroot", variety: "golden", plants: 6, startedOn: "2026-05-03" });
+  const id = addPlanting(db, garden, read.line);
+  expect(plantingById(db, id)).toMatchObject({
+    cropId: "beetroot",
+    variety: "golden",
+    plants: 6,
+    cameOn: "2026-05-03",
+  });
+  expect(openSeasonOf(db, id)).toMatchObject({ startEvent: "sown", startedOn: "2026-05-03", startStanding: "told" });
 });
 
 test("two beds of one name are refused; beds move along the walk; a bed with a record stays", () => {
   const { db } = smallGarden();
   expect(addBed(db, { name: "long BED", kind: "open" })).toMatchObject({ status: "refused" });
   const second = addBed(db, { name: "Low bed", kind: "low" });
-  if (second.status !== "added") throw new Error("added");
+  if (second.status !== "saved") throw new Error("added");
   moveBed(db, second.bedId, -1);
-  expect(db.select().from(bed).all().sort((a, b) => a.position - b.position).map((b) => b.name)).toEqual(["Low bed", "Long bed"]); // prettier-ignore
-  const long = db.select().from(bed).all().find((b) => b.name === "Long bed")!; // prettier-ignore
+  expect(allBeds(db).map((b) => b.name)).toEqual(["Low bed", "Long bed"]);
+  const long = allBeds(db).find((b) => b.name === "Long bed")!;
   expect(removeBed(db, long.id)).toMatchObject({ status: "refused" });
   expect(removeBed(db, second.bedId)).toEqual({ status: "removed" });
   expect(BedForm.safeParse({ name: "  ", kind: "open" }).success).toBe(false);
@@ -75,6 +71,8 @@ test.each<[string, Record<string, string>, string, RegExp]>([
 ])("a planting with %s is refused in a sentence", (_, fields, at, words) => {
   const parsed = PlantingForm.safeParse({
     plantingId: "carrot",
+    cropId: "carrot",
+    startEvent: "sown",
     variety: "",
     plants: "4",
     bedId: "x",
@@ -92,9 +90,12 @@ test("a planting cannot start tomorrow; one with nothing picked can be removed",
   const { db, garden } = smallGarden();
   const facts = {
     plantingId: "carrot",
+    cropId: "carrot",
+    startEvent: "sown" as const,
+    startedTo: null,
     variety: "",
     plants: 4,
-    bedId: db.select().from(bed).get()!.id,
+    bedId: allBeds(db)[0]!.id,
     packetLow: null,
     packetHigh: null,
     schoolOption: null,
@@ -117,7 +118,7 @@ test("a trip that ends before it starts, or lasts over a year, is refused; a goo
   expect(errors({ name: " " }).name).toMatch(/in a word/);
   const { db } = smallGarden();
   saveTrip(db, TripForm.parse({ name: "Coast", from: "2026-09-26", to: "2026-09-30" }));
-  expect(db.select().from(trip).all()).toHaveLength(1);
+  expect(allTrips(db)).toHaveLength(1);
 });
 
 test.each([
@@ -154,26 +155,26 @@ test("a weather file is taken in whole or not at all; days before today are the 
   const seattle = readFileSync("node_modules/vega-datasets/data/seattle-weather.csv", "utf8");
   expect(importWeather(db, garden, "rubbish\n".repeat(10_000), "x.csv", {}).status).toBe("refused");
   expect(importWeather(db, garden, seattle, "s.csv", {}).status).toBe("units unclear");
-  expect(db.select().from(weatherDay).all()).toEqual([]);
+  expect(observedDays(db)).toEqual([]);
   expect(importWeather(db, garden, seattle, "s.csv", { wind: "m/s" })).toMatchObject({
     status: "taken",
     observed: 1461,
     forecast: 0,
   });
   expect(importWeather(db, garden, seattle, "s.csv", { wind: "m/s" }).status).toBe("taken");
-  expect(db.select().from(weatherDay).all()).toHaveLength(1461);
+  expect(observedDays(db)).toHaveLength(1461);
 });
 
 test("a second answer to a cue on the same day replaces the first; an empty one takes it back; unknown ones change nothing", () => {
   const { db } = smallGarden();
-  const answer = (readingId: string, cueId = "length") =>
-    takeLook(db, { plantingId: "courgette", cueId, readingId }).status;
-  const readings = () => db.query.look.findMany().sync().map((l) => l.readingId); // prettier-ignore
-  expect([answer("under_80"), answer("150_250")]).toEqual(["taken", "taken"]);
+  const answer = (readingId: string | null, cueId = "length") =>
+    send(db, { kind: "look", plantingId: "courgette", cueId, readingId });
+  const readings = () => openLooks(db).map((l) => l.readingId);
+  expect([answer("under_80").status, answer("150_250").status]).toEqual(["applied", "applied"]);
   expect(readings()).toEqual(["150_250"]);
-  expect(answer("enormous")).toBe("unknown cue");
-  expect(answer("red", "colour_stage")).toBe("unknown cue");
+  expect(refusal(answer("enormous")).look).toMatch(/not a look this crop knows/);
+  expect(refusal(answer("red", "colour_stage")).look).toMatch(/not a look/);
   expect(readings()).toEqual(["150_250"]);
-  expect(answer("")).toBe("taken back");
+  expect(answer(null).status).toBe("applied");
   expect(readings()).toEqual([]);
 });

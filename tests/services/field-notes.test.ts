@@ -2,9 +2,13 @@ import { beforeEach, expect, test } from "vitest";
 import { catalogue } from "~/catalogue/catalogue.server";
 import { cropValues } from "~/core/crops";
 import type { Db } from "~/db/client.server";
-import { householdCrop, look, planting, schoolChoice, variety, type GardenRow } from "~/db/schema.server";
-import { understandLine } from "~/services/beds.server";
-import { checkView } from "~/services/check-view.server";
+import { deletePlanting } from "~/db/beds/plantings.server";
+import type { GardenRow } from "~/db/garden/garden.server";
+import { openCounts, openLooks, saveLook } from "~/db/looks/looks.server";
+import { allPatches, allSchoolChoices, allVarieties, deletePatch, keepPatch } from "~/db/notes/household.server";
+import { understandLine } from "~/services/beds/add-planting.server";
+import { cropsOf, noticesOf, wayOf } from "~/services/garden/household-crops.server";
+import { plannedGarden } from "~/services/garden/planned-garden.server";
 import {
   addOwnCrop,
   chooseSchool,
@@ -14,32 +18,28 @@ import {
   OwnCropForm,
   removeOwnCrop,
   setCropValue,
-} from "~/services/field-notes.server";
-import { cropNotes, notesList } from "~/services/field-notes-view.server";
-import { cropsOf, wayOf } from "~/services/household-crops.server";
-import { plannedGarden } from "~/services/outlook.server";
-import { CountForm, takeCount } from "~/services/take-count.server";
-import { LookForm, takeLook } from "~/services/take-look.server";
-import { smallGarden } from "./garden-fixture";
+} from "~/services/notes/field-notes.server";
+import { cropPage, notesPage } from "~/services/notes/notes-page.server";
+import { checkOf, makeAll, refusal, send, smallGarden } from "./garden-fixture";
 
 let db: Db;
 let garden: GardenRow;
 beforeEach(() => ({ db, garden } = smallGarden()));
-const check = (id: string) => checkView(plannedGarden(db, garden), garden, id)!;
+const check = (id: string) => checkOf({ db, garden }, id);
 
 test("the notes list every crop by kind, mark what grows here, and find by name, cue and caution", () => {
-  const all = notesList(db, "");
+  const all = notesPage(db, "");
   expect(all.count).toBe(93);
   expect(all.groups.flatMap((g) => g.crops).filter((c) => c.growing).map((c) => c.id).sort()).toEqual(["carrot", "courgette"]); // prettier-ignore
-  expect(notesList(db, "zucchini").groups[0]!.crops.map((c) => c.id)).toEqual(["courgette"]);
-  expect(notesList(db, "full curl").groups[0]!.crops.map((c) => c.id)).toEqual(["garlic_scape"]);
-  expect(notesList(db, "poisonous").count).toBeGreaterThanOrEqual(2);
-  expect(notesList(db, "%_'; drop").count).toBe(0);
+  expect(notesPage(db, "zucchini").groups[0]!.crops.map((c) => c.id)).toEqual(["courgette"]);
+  expect(notesPage(db, "full curl").groups[0]!.crops.map((c) => c.id)).toEqual(["garlic_scape"]);
+  expect(notesPage(db, "poisonous").count).toBeGreaterThanOrEqual(2);
+  expect(notesPage(db, "%_'; drop").count).toBe(0);
 });
 
 test("every crop has a sheet with cues, standings and the sources it names", () => {
   for (const c of catalogue()) {
-    const notes = cropNotes(db, c.id, "metric")!;
+    const notes = cropPage(db, c.id, "metric")!;
     expect(notes.cues.length, c.id).toBeGreaterThan(0);
     expect(
       notes.inBrief.every(([, text, standing]) => text.length > 1 && standing.length > 5),
@@ -48,18 +48,18 @@ test("every crop has a sheet with cues, standings and the sources it names", () 
     for (const s of notes.sources) expect(s.title, c.id).not.toBe(s.id);
     expect(JSON.stringify(notes.statements), c.id).not.toMatch(/\bCP\b|M:[A-Z]|\[\]|school \d|section \d|rate \d/);
   }
-  expect(cropNotes(db, "tulip", "metric")).toBeUndefined();
-  expect(cropNotes(db, "carrot", "us")!.cues[0]!.readings[1]!.text).toMatch(/in$/);
+  expect(cropPage(db, "tulip", "metric")).toBeUndefined();
+  expect(cropPage(db, "carrot", "us")!.cues[0]!.readings[1]!.text).toMatch(/in$/);
 });
 
 test("a value of the household moves the judgement, and the handbook's can come back", () => {
   const before = check("carrot").closes;
   expect(setCropValue(db, "carrot", "windowDays.value", "60").status).toBe("saved");
   expect(check("carrot").closes).not.toBe(before);
-  expect(cropNotes(db, "carrot", "metric")!.values.filter((v) => v.own).map((v) => v.path)).toEqual(["windowDays.value"]); // prettier-ignore
+  expect(cropPage(db, "carrot", "metric")!.values.filter((v) => v.own).map((v) => v.path)).toEqual(["windowDays.value"]); // prettier-ignore
   expect(dropCropValue(db, "carrot", "windowDays.value").status).toBe("saved");
   expect(check("carrot").closes).toBe(before);
-  expect(db.select().from(householdCrop).all()).toEqual([]);
+  expect(allPatches(db)).toEqual([]);
 });
 
 test.each([
@@ -75,7 +75,7 @@ test.each([
   expect(outcome.status).toBe("refused");
   expect(outcome.sentence.length).toBeGreaterThan(10);
   expect(setCropValue(db, "nothing", path, typed).status).toBe("refused");
-  expect(db.select().from(householdCrop).all()).toEqual([]);
+  expect(allPatches(db)).toEqual([]);
 });
 
 test("a crop of one's own is planted by its name, judged by what it is like, and stays while it is in the record", () => {
@@ -86,10 +86,10 @@ test("a crop of one's own is planted by its name, judged by what it is like, and
   expect(cropsOf(db)).toHaveLength(94);
   const line = understandLine(db, garden, "4 oca, planted 3 May, Long bed", undefined);
   expect(line).toMatchObject({ status: "understood", line: { plants: 4 } });
-  db.update(planting).set({ cropId: "own_oca" }).run();
+  makeAll(db, { cropId: "own_oca" });
   expect(check("carrot").cues.map((c) => c.id)).toContain("tops_dying");
   expect(removeOwnCrop(db, "own_oca").status).toBe("refused");
-  db.delete(planting).run();
+  for (const id of ["courgette", "carrot"]) deletePlanting(db, id);
   expect(removeOwnCrop(db, "own_oca").status).toBe("saved");
   expect(removeOwnCrop(db, "carrot").status).toBe("refused");
   expect(cropsOf(db)).toHaveLength(93);
@@ -107,14 +107,14 @@ test.each([
 });
 
 test("a variety gives the cues its colour and sizes, for the plantings of its name", () => {
-  db.update(planting).set({ cropId: "tomato_large", variety: "Butter" }).run();
+  makeAll(db, { cropId: "tomato_large", variety: "Butter" });
   const v = { cropId: "tomato_large", name: "butter", ripeColour: "yellow", size: null, packet: { low: 70, high: 80 } };
   expect(keepVariety(db, v)).toEqual({ status: "kept" });
   expect(keepVariety(db, { ...v, ripeColour: "pale yellow" })).toEqual({ status: "kept" });
-  expect(db.select().from(variety).all()).toHaveLength(1);
+  expect(allVarieties(db)).toHaveLength(1);
   expect(check("carrot").cues.find((c) => c.id === "colour_stage")!.how).toMatch(/pale yellow/);
   expect(check("carrot").standings[0]).toEqual(["Days to first pick", "70–80", "this household"]);
-  dropVariety(db, db.select().from(variety).get()!.id);
+  dropVariety(db, allVarieties(db)[0]!.id);
   expect(check("carrot").standings[0]![1]).toBe("60–85");
   expect(keepVariety(db, { ...v, size: { lowMm: 50, highMm: 70 } })).toMatchObject({ status: "refused" });
   expect(keepVariety(db, { ...v, packet: { low: 90, high: 80 } })).toMatchObject({ status: "refused" });
@@ -122,7 +122,7 @@ test("a variety gives the cues its colour and sizes, for the plantings of its na
 });
 
 test("a school chosen moves the window; the usual one takes the choice back", () => {
-  takeLook(db, { plantingId: "courgette", cueId: "length", readingId: "80_149" });
+  send(db, { kind: "look", plantingId: "courgette", cueId: "length", readingId: "80_149" });
   const usual = check("courgette").verdict;
   expect(chooseSchool(db, "courgette", "courgette_size", "large").status).toBe("saved");
   expect(check("courgette").verdict).not.toBe(usual);
@@ -131,58 +131,51 @@ test("a school chosen moves the window; the usual one takes the choice back", ()
   expect(chooseSchool(db, "courgette", "courgette_size", "middling").status).toBe("saved");
   expect(wayOf(db, courgette)).toEqual({ label: "150–220 mm", own: false });
   expect(check("courgette").verdict).toBe(usual);
-  expect(db.select().from(schoolChoice).all()).toEqual([]);
+  expect(allSchoolChoices(db)).toEqual([]);
   expect(chooseSchool(db, "courgette", "courgette_size", "gigantic").status).toBe("refused");
   expect(chooseSchool(db, "courgette", "all_or_need", "need").status).toBe("saved");
   expect(check("courgette").how).toMatch(/what is needed/);
 });
 
 test("a measured size finds its reading, tells the growth, and is refused when it cannot be", () => {
-  const form = LookForm.parse({
-    plantingId: "courgette",
-    cueId: "length",
-    readingId: "",
-    measuredMm: "168",
-    sampleOf: "3",
-  });
-  expect(takeLook(db, form)).toEqual({ status: "taken" });
-  expect(db.select().from(look).get()).toMatchObject({ readingId: "150_250", measuredMm: 168, sampleOf: 3 });
+  const look = { kind: "look" as const, plantingId: "courgette", cueId: "length", measuredMm: 168, sampleOf: 3 };
+  expect(send(db, look).status).toBe("applied");
+  expect(openLooks(db)).toMatchObject([{ readingId: "150_250", measuredMm: 168, sampleOf: 3 }]);
   const view = check("courgette");
   expect(view.told.join(" ")).toMatch(/growing .* a day at the usual pace/);
   expect(view.cues.find((c) => c.id === "length")!.measured).toBe(168);
-  for (const bad of ["-5", "0", "9000", "long"])
-    expect(LookForm.safeParse({ ...form, measuredMm: bad }).success, bad).toBe(false);
-  expect(LookForm.safeParse({ ...form, sampleOf: "0" }).success).toBe(false);
-  expect(takeLook(db, { plantingId: "courgette", cueId: "tip_shape", readingId: "", measuredMm: 20 })).toEqual({ status: "unknown cue" }); // prettier-ignore
+  for (const bad of [-5, 0, 9000, "long"])
+    expect(refusal(send(db, { ...look, measuredMm: bad as number })).measuredMm, String(bad)).toMatch(/\.$/);
+  expect(refusal(send(db, { ...look, sampleOf: 0 })).sampleOf).toMatch(/At least one/);
+  expect(refusal(send(db, { ...look, cueId: "tip_shape", measuredMm: 20 })).look).toMatch(/not a look/);
 });
 
 test("counts: leaves say how many may come off, ready pieces how freely it bears", () => {
-  db.update(planting).set({ cropId: "kale_leaf" }).run();
-  const say = (what: "ready" | "leaves", number: string) => takeCount(db, CountForm.parse({ plantingId: "carrot", what, number })); // prettier-ignore
-  expect(say("leaves", "11")).toEqual({ status: "taken" });
+  makeAll(db, { cropId: "kale_leaf" });
+  const say = (what: "ready" | "leaves", number: string, more: object = {}) =>
+    send(db, { kind: "count", plantingId: "carrot", what, number, ...more });
+  expect(say("leaves", "11").status).toBe("applied");
   expect(check("carrot").told.join(" ")).toMatch(/About 7 leaves may come off each plant; 4 stay/);
-  expect(say("leaves", "3")).toEqual({ status: "taken" });
+  expect(say("leaves", "3").status).toBe("applied");
+  expect(openCounts(db)).toHaveLength(1);
   expect(check("carrot").told.join(" ")).toMatch(/No leaf to spare/);
-  expect(takeCount(db, { plantingId: "nobody", what: "ready", number: 3 }).status).toBe("no such planting");
-  expect(takeCount(db, { plantingId: "carrot", what: "ready", number: 3, countedOn: "2099-01-01" }).status).toBe(
-    "still to come",
-  );
-  for (const bad of ["", "-1", "2.5", "many", "9999999"]) expect(CountForm.safeParse({ plantingId: "carrot", what: "ready", number: bad }).success, bad).toBe(false); // prettier-ignore
+  expect(refusal(say("ready", "3", { plantingId: "nobody" })).sentence).toMatch(/no longer there/);
+  expect(refusal(say("ready", "3", { on: "2099-01-01" })).on).toMatch(/still to come/);
+  for (const bad of ["", "-1", "2.5", "many", "9999999"])
+    expect(refusal(say("ready", bad)).number, bad).toMatch(/whole number/);
 });
 
 test("kept for seed it is left, and the plan does not come for it", () => {
-  db.update(planting).set({ forSeed: true }).run();
+  makeAll(db, { forSeed: true });
   expect(check("carrot").verdict).toMatch(/^Leave it for seed/);
   const { plan } = plannedGarden(db, garden);
   expect(plan.picks.carrot ?? []).toEqual([]);
 });
 
 test("a look at a cue that the handbook no longer has stays in the record and harms nothing", () => {
-  db.insert(look)
-    .values({ id: "old", plantingId: "carrot", cueId: "moon", readingId: "full", takenOn: "2026-06-01", takenAt: "x" })
-    .run();
+  saveLook(db, { seasonId: "carrot/1", cueId: "moon", readingId: "full", takenOn: "2026-06-01", takenAt: "x", sampleOf: null, measuredMm: null }); // prettier-ignore
   expect(check("carrot").verdict.length).toBeGreaterThan(10);
-  expect(db.select().from(look).all()).toHaveLength(1);
+  expect(openLooks(db)).toHaveLength(1);
 });
 
 test("whatever value is accepted, the garden can still be judged and planned", () => {
@@ -195,14 +188,33 @@ test("whatever value is accepted, the garden can still be judged and planned", (
         const path = v.path.join(".");
         if (setCropValue(db, id, path, value).status === "refused") continue;
         expect(check(id).verdict.length, `${id} ${path} ${value}`).toBeGreaterThan(5);
-        expect(cropNotes(db, id, "us")!.values.length).toBeGreaterThan(20);
-        db.delete(householdCrop).run();
+        expect(cropPage(db, id, "us")!.values.length).toBeGreaterThan(20);
+        deletePatch(db, id);
       }
     }
 }, 240_000);
 
 test("where every day counts alike no temperatures are shown", () => {
-  db.update(planting).set({ cropId: "hens_eggs" }).run();
+  makeAll(db, { cropId: "hens_eggs" });
   expect(check("carrot").standings.find(([what]) => what === "Heat counts from")![1]).toBe("every day alike");
-  expect(JSON.stringify(cropNotes(db, "hens_eggs", "metric"))).not.toContain("1000");
+  expect(JSON.stringify(cropPage(db, "hens_eggs", "metric"))).not.toContain("1000");
+});
+
+test("a household value that no longer fits after an upgrade falls back to the handbook with a notice, its others hold", () => {
+  keepPatch(db, "carrot", JSON.stringify({ windowDays: { value: "long", standing: "this household" }, waiting: { text: "Ours hold well", standing: "this household" }, gone: 7 })); // prettier-ignore
+  expect(noticesOf(db)).toEqual(["Carrot: your “windowDays” no longer fits, the handbook’s holds."]);
+  expect(check("carrot").waiting).toMatch(/Ours hold well/);
+  keepPatch(db, "courgette", "{ not even JSON");
+  expect(noticesOf(db).join(" ")).toMatch(/Your values of courgette cannot be read/);
+  expect(check("courgette").verdict.length).toBeGreaterThan(5);
+  expect(cropPage(db, "courgette", "metric")!.values.every((v) => !v.own)).toBe(true);
+});
+
+test("a planting of a crop that is no longer known waits in its bed and harms no page", () => {
+  keepPatch(db, "own_moonroot", JSON.stringify({ id: "own_moonroot", like: "moonroot", name: "Moonroot" }));
+  makeAll(db, { cropId: "own_moonroot" });
+  expect(noticesOf(db)).toEqual([
+    "Moonroot is like a crop that the handbook no longer has: its plantings wait, their record stays.",
+  ]);
+  expect(plannedGarden(db, garden).outlook.plantings).toEqual([]);
 });

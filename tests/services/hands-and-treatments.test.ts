@@ -1,74 +1,64 @@
 import { beforeEach, expect, test } from "vitest";
-import { openGarden, type Db } from "~/db/client.server";
-import {
-  bed,
-  busyTime,
-  coverNight,
-  dayMinutes,
-  helper,
-  pick,
-  treatment,
-  trip,
-  type GardenRow,
-} from "~/db/schema.server";
-import { proposeCalendar, takeCalendar, forgetCalendar, type CalendarUse } from "~/services/calendar-import.server";
-import { checkView } from "~/services/check-view.server";
-import { theGarden } from "~/services/clock.server";
-import { coverBed } from "~/services/covers.server";
-import { plantDemoGarden } from "~/services/demo-garden.server";
-import { forgetDay, setDay, setWeek } from "~/services/free-minutes.server";
-import { handsRules } from "~/services/garden-state.server";
-import { HelperForm, removeHelper, saveHelper } from "~/services/helpers.server";
-import { horizonView } from "~/services/horizon-view.server";
-import { correctPick, logPick } from "~/services/log-pick.server";
-import { plannedGarden } from "~/services/outlook.server";
-import { PickForm, fieldErrors } from "~/services/pick-form";
-import { roundView } from "~/services/round-view.server";
-import { isRefusal, skyDesk } from "~/services/sky-desk.server";
-import { skyView } from "~/services/sky-view.server";
-import { TreatmentForm, logTreatment, treatmentsOf, withdrawTreatment } from "~/services/treatments.server";
-import { TripForm, removeTrip, saveTrip } from "~/services/trips.server";
+import { fieldErrors, type EntryBody } from "~/core/entries";
+import type { Db } from "~/db/client.server";
+import { allBeds } from "~/db/beds/beds.server";
+import { standingTreatments, treatmentsOf } from "~/db/beds/treatments.server";
+import type { GardenRow } from "~/db/garden/garden.server";
+import { coversFrom } from "~/db/sky/covers.server";
+import { allBusy, allHelpers, allTrips, handsRules } from "~/db/sky/hands.server";
+import { TreatmentForm, logTreatment, undoTreatment } from "~/services/beds/treatments.server";
+import { plannedGarden } from "~/services/garden/planned-garden.server";
+import { horizonPage } from "~/services/horizon/horizon-page.server";
+import { CorrectionForm, correctPick } from "~/services/ledger/correct-pick.server";
+import { allLines } from "~/services/ledger/ledger-lines.server";
+import { roundPage } from "~/services/round/round-page.server";
+import { forgetCalendar, proposeCalendar, takeCalendar } from "~/services/sky/calendar-import.server";
+import { coverBed } from "~/services/sky/covers.server";
+import { forgetDay, setDay, setWeek } from "~/services/sky/free-minutes.server";
+import { HelperForm, removeHelper, saveHelper } from "~/services/sky/helpers.server";
+import { isRefusal, skyDesk } from "~/services/sky/sky-desk.server";
+import { skyPage } from "~/services/sky/sky-page.server";
+import { TripForm, removeTrip, saveTrip } from "~/services/sky/trips.server";
+import type { CalendarUse } from "~/views/sky/sky-answer";
+import { checkOf, demoGarden, refusal, send } from "./garden-fixture";
 
 let db: Db;
 let garden: GardenRow;
-beforeEach(() => {
-  db = openGarden(":memory:");
-  plantDemoGarden(db);
-  garden = theGarden(db)!;
-});
+beforeEach(() => ({ db, garden } = demoGarden()));
 
 const spray = (fields: object = {}) => TreatmentForm.parse({ plantingId: "bean-dwarf", product: "pyrethrum", treatedOn: "2026-09-18", intervalDays: "7", ...fields }); // prettier-ignore
-const picked = (fields: object = {}) => PickForm.parse({ id: crypto.randomUUID(), plantingId: "bean-dwarf", pickedOn: "2026-09-19", outcome: "picked", weight: "200 g", ...fields }); // prettier-ignore
+type PickEntry = Extract<EntryBody, { kind: "pick" }>;
+const picked = (fields: Partial<PickEntry> = {}): PickEntry => ({ kind: "pick", plantingId: "bean-dwarf", on: "2026-09-19", outcome: "picked", weight: "200 g", ...fields }); // prettier-ignore
 
 test("a treatment bans its planting everywhere: plan, check, horizon, round and log, until the label's days are over", () => {
   const plannedOn = () => plannedGarden(db, garden).plan.picks["bean-dwarf"] ?? [];
   expect(plannedOn().some((n) => n < 6)).toBe(true);
   expect(logTreatment(db, garden, spray())).toEqual({ status: "logged", until: "2026-09-25" });
   expect(plannedOn().every((n) => n >= 6)).toBe(true);
-  const check = checkView(plannedGarden(db, garden), garden, "bean-dwarf")!;
+  const check = checkOf({ db, garden }, "bean-dwarf");
   expect(check.verdict).toBe("Do not pick before Friday: treated with pyrethrum yesterday, 7 days by its label.");
   expect(check.urgent).toBe(true);
   expect(check.caution).toMatch(/label has the last word/);
-  const row = horizonView(db, garden).beds.flatMap((b) => b.plantings).find((p) => p.id === "bean-dwarf")!; // prettier-ignore
+  const row = horizonPage(db, garden).beds.flatMap((b) => b.plantings).find((p) => p.id === "bean-dwarf")!; // prettier-ignore
   expect(row.short).toBe("treated: not before Friday");
-  const round = roundView(db, garden);
+  const round = roundPage(db, garden);
   if (round.status !== "not started") throw new Error("not started");
   expect(round.stops.flatMap((s) => s.errands).map((e) => e.id)).not.toContain("bean-dwarf");
-  const refused = logPick(db, picked());
-  expect(refused).toMatchObject({ status: "refused", errors: { pickedOn: expect.stringMatching(/^Treated with pyrethrum yesterday: by its label not to be picked before Friday/) as string } }); // prettier-ignore
-  expect(db.select().from(pick).all().filter((p) => p.plantingId === "bean-dwarf" && p.pickedOn === "2026-09-19")).toEqual([]); // prettier-ignore
+  expect(refusal(send(db, picked())).on).toMatch(/^Treated with pyrethrum yesterday: by its label not to be picked before Friday/); // prettier-ignore
+  expect(allLines(db).filter((l) => l.plantingId === "bean-dwarf" && l.pickedOn === "2026-09-19")).toEqual([]);
   // What is thrown away, or a call that found nothing, may be logged.
-  expect(logPick(db, picked({ fate: "compost" })).status).toBe("logged");
-  expect(logPick(db, picked({ outcome: "nothing ready", weight: "" })).status).toBe("logged");
+  expect(send(db, picked({ fate: "compost" })).status).toBe("applied");
+  expect(send(db, picked({ outcome: "nothing ready", weight: "" })).status).toBe("applied");
   // Before the treatment it was picked rightly; a correction cannot move it under the ban.
-  const early = picked({ pickedOn: "2026-09-17" });
-  expect(logPick(db, early).status).toBe("logged");
-  expect(correctPick(db, { ...early, pickedOn: "2026-09-19" }).status).toBe("refused");
+  const id = crypto.randomUUID();
+  expect(send(db, picked({ on: "2026-09-17" }), { id }).status).toBe("applied");
+  const moved = CorrectionForm.parse({ outcome: "picked", weight: "200 g", on: "2026-09-19" });
+  expect(correctPick(db, id, moved, "2026-09-19").status).toBe("refused");
 });
 
 test("a planned pick says that the label forbids it a day earlier", () => {
   logTreatment(db, garden, spray({ plantingId: "bean-green", intervalDays: "5" }));
-  const row = horizonView(db, garden).beds.flatMap((b) => b.plantings).find((p) => p.id === "bean-green")!; // prettier-ignore
+  const row = horizonPage(db, garden).beds.flatMap((b) => b.plantings).find((p) => p.id === "bean-green")!; // prettier-ignore
   expect(row.handles[0]!.day).toBe(4);
   expect(row.handles[0]!.why.join(" ")).toContain("A day earlier: still within the days of the label.");
 });
@@ -76,11 +66,12 @@ test("a planned pick says that the label forbids it a day earlier", () => {
 test("a treatment typed by mistake is taken out of force, kept, and can be put back", () => {
   logTreatment(db, garden, spray());
   const [row] = treatmentsOf(db, "bean-dwarf");
-  withdrawTreatment(db, row!.id, false);
-  expect(logPick(db, picked()).status).toBe("logged");
-  expect(db.select().from(treatment).all()).toHaveLength(1);
-  withdrawTreatment(db, row!.id, true);
-  expect(logPick(db, picked()).status).toBe("refused");
+  expect(undoTreatment(db, "bean-dwarf", row!.id, false)).toBe(true);
+  expect(send(db, picked()).status).toBe("applied");
+  expect(treatmentsOf(db, "bean-dwarf")).toHaveLength(1);
+  undoTreatment(db, "bean-dwarf", row!.id, true);
+  expect(undoTreatment(db, "bean-dwarf", "no such", true)).toBe(false);
+  expect(send(db, picked()).status).toBe("refused");
 });
 
 test.each<[object, string, RegExp]>([
@@ -104,32 +95,32 @@ test("a treatment of tomorrow, before sowing, or of nothing there is refused and
   expect(logTreatment(db, garden, spray({ treatedOn: "2026-09-20" }))).toMatchObject({
     errors: { treatedOn: "That day is still to come." },
   });
-  expect(logTreatment(db, garden, spray({ treatedOn: "2020-01-01" }))).toMatchObject({ errors: { treatedOn: expect.stringMatching(/It was only/) as string } }); // prettier-ignore
+  expect(logTreatment(db, garden, spray({ treatedOn: "2020-01-01" }))).toMatchObject({ errors: { treatedOn: expect.stringMatching(/it was not there yet/) as string } }); // prettier-ignore
   expect(logTreatment(db, garden, spray({ plantingId: "gone" }))).toMatchObject({ status: "refused" });
-  expect(db.select().from(treatment).all()).toEqual([]);
+  expect(standingTreatments(db)).toEqual([]);
 });
 
 test("minutes of one day: dragged in all they are shared out as usual; set by part they stay; forgotten they are the week's", () => {
-  const minutesOn = (day: string) => skyView(db, garden, null).days.find((d) => d.day === day)!;
+  const minutesOn = (day: string) => skyPage(db, garden, null).days.find((d) => d.day === day)!;
   // Saturday has 30 in the morning and 20 in the evening.
   setDay(db, { day: "2026-09-19", slot: "all", minutes: 100 });
-  expect(db.select().from(dayMinutes).all().map((d) => [d.slot, d.minutes])).toEqual([["morning", 60], ["evening", 40]]); // prettier-ignore
+  expect(handsRules(db).exceptions.map((d) => [d.slot, d.minutes])).toEqual([["morning", 60], ["evening", 40]]); // prettier-ignore
   expect(minutesOn("2026-09-19")).toMatchObject({ minutes: 100, own: true });
   setDay(db, { day: "2026-09-19", slot: "midday", minutes: 15 });
   expect(minutesOn("2026-09-19").minutes).toBe(115);
   forgetDay(db, "2026-09-19");
   expect(minutesOn("2026-09-19")).toMatchObject({ minutes: 50, own: false });
   setDay(db, { day: "2026-09-19", slot: "all", minutes: 50 });
-  expect(db.select().from(dayMinutes).all()).toEqual([]);
+  expect(handsRules(db).exceptions).toEqual([]);
   setWeek(db, { minutes: new Array<number>(21).fill(0) });
   setDay(db, { day: "2026-09-21", slot: "all", minutes: 25 });
-  expect(db.select().from(dayMinutes).all()).toEqual([{ day: "2026-09-21", slot: "evening", minutes: 25 }]);
+  expect(handsRules(db).exceptions).toEqual([{ day: "2026-09-21", slot: "evening", minutes: 25 }]);
 });
 
 test("a trip is added, changed and removed; one that is gone is said to be", () => {
   const form = (fields: object) => TripForm.parse({ name: "Fair", from: "2026-09-22", to: "2026-09-23", ...fields });
   expect(saveTrip(db, form({ leaveAt: "14:00" }))).toEqual({ status: "saved" });
-  const fair = () => db.select().from(trip).all().find((t) => t.name === "Fair"); // prettier-ignore
+  const fair = () => allTrips(db).find((t) => t.name === "Fair"); // prettier-ignore
   expect(fair()).toMatchObject({ fromDay: "2026-09-22", leaveAt: "14:00", backAt: null });
   expect(saveTrip(db, form({ id: fair()!.id, to: "2026-09-24", leaveAt: "" }))).toEqual({ status: "saved" });
   expect(fair()).toMatchObject({ toDay: "2026-09-24", leaveAt: null });
@@ -155,18 +146,18 @@ test("a helper picks while the household is away, and only what was asked", () =
   for (const p of pickedAway) expect(["courgette", "bean_bush"]).toContain(p.crop.id);
   expect(saveHelper(db, { ...form, cropIds: ["tulip"] })).toMatchObject({ status: "refused" });
   expect(HelperForm.safeParse({ ...form, minutes: "0" }).success).toBe(false);
-  removeHelper(db, db.select().from(helper).get()!.id);
+  removeHelper(db, allHelpers(db)[0]!.id);
   expect(plannedGarden(db, garden).outlook.minutesFree[away[0]!]).toBe(0);
 });
 
 test("covering a bed for the night lowers its odds on the sky page, and can be taken back", () => {
-  const low = db.select().from(bed).all().find((b) => b.name === "Low bed")!; // prettier-ignore
-  const odds = () => skyView(db, garden, null).cards.find((c) => c.kind === "frost")!.beds.find((b) => b.bedId === low.id)!.odds; // prettier-ignore
+  const low = allBeds(db).find((b) => b.name === "Low bed")!; // prettier-ignore
+  const odds = () => Number(/^\d/.exec(skyPage(db, garden, null).cards.find((c) => c.kind === "frost")!.beds.find((b) => b.id === low.id)!.odds)![0]); // prettier-ignore
   const bare = odds();
   expect(coverBed(db, { bedId: low.id, evening: "2026-09-23", cover: "fleece" })).toEqual({ status: "noted" });
   expect(odds()).toBeLessThan(bare);
   coverBed(db, { bedId: low.id, evening: "2026-09-23", cover: "blanket" });
-  expect(db.select().from(coverNight).all()).toHaveLength(1);
+  expect(coversFrom(db, "2026-09-19")).toHaveLength(1);
   coverBed(db, { bedId: low.id, evening: "2026-09-23", cover: "none" });
   expect(odds()).toBe(bare);
   expect(coverBed(db, { bedId: "cellar", evening: "2026-09-23", cover: "fleece" })).toEqual({ status: "no such bed" });
@@ -185,20 +176,14 @@ test("a calendar is shown first, then taken in as chosen; again it changes and d
   const take = (uses: Record<string, CalendarUse>) => takeCalendar(db, garden, CALENDAR, (uid) => uses[uid] ?? "no");
   expect(take({ trip_1: "trip", choir: "busy" })).toMatchObject({ status: "taken", trips: 1, busy: 3 });
   expect(take({ trip_1: "trip", choir: "busy" })).toMatchObject({ status: "taken" });
-  expect(db.select().from(trip).all().filter((t) => t.calendarKey)).toMatchObject([{ name: "Lakes", fromDay: "2026-10-02", toDay: "2026-10-04", leaveAt: "14:00", backAt: "18:00" }]); // prettier-ignore
-  expect(db.select().from(busyTime).all()).toHaveLength(3);
+  expect(allTrips(db).filter((t) => t.calendarKey)).toMatchObject([{ name: "Lakes", fromDay: "2026-10-02", toDay: "2026-10-04", leaveAt: "14:00", backAt: "18:00" }]); // prettier-ignore
+  expect(allBusy(db)).toHaveLength(3);
   const tuesday = plannedGarden(db, garden).outlook.terms[3]!;
   expect(tuesday.hands).toMatchObject({ slots: { evening: 10 }, because: ["Choir"] });
   take({ choir: "no", trip_1: "trip" });
-  expect(db.select().from(busyTime).all()).toEqual([]);
+  expect(allBusy(db)).toEqual([]);
   take({ choir: "busy" });
-  expect(
-    db
-      .select()
-      .from(trip)
-      .all()
-      .map((t) => t.name),
-  ).toEqual(["Five days at the coast"]);
+  expect(allTrips(db).map((t) => t.name)).toEqual(["Five days at the coast"]);
   forgetCalendar(db);
   expect(handsRules(db).busy).toEqual([]);
   expect(proposeCalendar(garden, "BEGIN:VCALENDAR\r\nEND:VCALENDAR")).toMatchObject({ status: "refused", sentence: expect.stringMatching(/Nothing in the file/) as string }); // prettier-ignore
@@ -212,14 +197,12 @@ test("the sky desk answers every form with what was done or what is wrong, and k
   };
   expect(await ask({ intent: "dance" })).toBeUndefined();
   const refusals = [{ intent: "save trip", name: "", from: "x", to: "y" }, { intent: "save week", minutes: ["1"] }, { intent: "set day", day: "2026-09-19", minutes: "-1" }, { intent: "cover", bedId: "x", evening: "2026-09-19", cover: "fleece" }, { intent: "save helper", name: "" }, { intent: "read calendar" }, { intent: "take calendar", kept: "rubbish" }, { intent: "feed", kind: "forecast", mode: "address", url: "x" }, { intent: "note weather", day: "2026-09-18", low: "a", high: "b" }, { intent: "weather" }, { intent: "weather", kept: "rubbish" }, { intent: "stand-in mode", mode: "dance" }]; // prettier-ignore
-  const before = JSON.stringify([db.select().from(trip).all(), handsRules(db), db.select().from(coverNight).all()]);
+  const before = JSON.stringify([allTrips(db), handsRules(db), coversFrom(db, "2026-09-19")]);
   for (const fields of refusals) {
     const answer = await ask(fields);
     expect(answer && isRefusal(answer), fields.intent).toBe(true);
   }
-  expect(JSON.stringify([db.select().from(trip).all(), handsRules(db), db.select().from(coverNight).all()])).toBe(
-    before,
-  );
+  expect(JSON.stringify([allTrips(db), handsRules(db), coversFrom(db, "2026-09-19")])).toBe(before);
   const done = [{ intent: "save trip", name: "Fair", from: "2026-09-22", to: "2026-09-22" }, { intent: "save week", minutes: new Array<string>(21).fill("5") }, { intent: "set day", day: "2026-09-19", minutes: "10" }, { intent: "forget day", day: "2026-09-19" }, { intent: "save helper", name: "Ada", minutes: "5", everyDays: "1" }, { intent: "note weather", day: "2026-09-18", low: "4", high: "9" }, { intent: "forget calendar" }]; // prettier-ignore
   for (const fields of done) expect((await ask(fields))?.done, fields.intent).toMatch(/\w/);
 });

@@ -1,57 +1,43 @@
 import Papa from "papaparse";
-import { eq } from "drizzle-orm";
 import { beforeEach, expect, test, vi } from "vitest";
 import type { Db } from "~/db/client.server";
-import { openGarden } from "~/db/client.server";
-import {
-  forecastIssue,
-  garden as gardenTable,
-  pick,
-  slotMinutes,
-  weatherDay,
-  type GardenRow,
-} from "~/db/schema.server";
-import { bedsView } from "~/services/beds-view.server";
-import { checkView } from "~/services/check-view.server";
-import { stepDemoClock, theGarden } from "~/services/clock.server";
-import { plantDemoGarden } from "~/services/demo-garden.server";
-import { horizonView } from "~/services/horizon-view.server";
-import { ledgerLines } from "~/services/ledger-view.server";
-import { logPick } from "~/services/log-pick.server";
-import { PickForm } from "~/services/pick-form";
-import { plannedGarden } from "~/services/outlook.server";
-import { roundView } from "~/services/round-view.server";
-import { startRound } from "~/services/round.server";
-import { newestForecast } from "~/services/forecast-archive.server";
-import { refreshWeather } from "~/services/refresh-weather.server";
-import { saveForecast } from "~/services/save-weather.server";
-import { skyView } from "~/services/sky-view.server";
-import { takeLook } from "~/services/take-look.server";
+import { theGarden, type GardenRow } from "~/db/garden/garden.server";
+import { forecastIssue, garden as gardenTable } from "~/db/schema/index.server";
+import { saveForecast } from "~/db/sky/forecasts.server";
+import { saveSlotMinutes } from "~/db/sky/hands.server";
+import { observedDays } from "~/db/sky/weather.server";
+import { SLOTS } from "~/core/hands";
+import { bedsPage } from "~/services/beds/beds-page.server";
+import { checkPage } from "~/services/check/check-page.server";
+import { stepDemoClock } from "~/services/garden/clock.server";
+import { horizonPage } from "~/services/horizon/horizon-page.server";
+import { allLines } from "~/services/ledger/ledger-lines.server";
+import { roundPage } from "~/services/round/round-page.server";
+import { newestForecast } from "~/services/sky/forecast-archive.server";
+import { refreshWeather } from "~/services/sky/refresh-weather.server";
+import { skyPage } from "~/services/sky/sky-page.server";
+import { checkOf, demoGarden, send } from "./garden-fixture";
 
 let db: Db;
 let garden: GardenRow;
-beforeEach(() => {
-  db = openGarden(":memory:");
-  plantDemoGarden(db);
-  garden = theGarden(db)!;
-});
+beforeEach(() => ({ db, garden } = demoGarden()));
 
-const check = (id: string) => checkView(plannedGarden(db, garden), garden, id)!;
+const check = (id: string) => checkOf({ db, garden }, id);
 
 test("a look changes the verdict, stands in the evidence, and is gone when taken back", () => {
   const before = check("bean-climbing");
-  takeLook(db, { plantingId: "bean-climbing", cueId: "seed_outline", readingId: "clear" });
+  send(db, { kind: "look", plantingId: "bean-climbing", cueId: "seed_outline", readingId: "clear" });
   const after = check("bean-climbing");
   expect(after.verdict).not.toBe(before.verdict);
   expect(after.verdict).toMatch(/goes on cropping/);
   expect(after.evidence.map((e) => e.reading)).toEqual(["clear bumps"]);
   expect(after.cues.find((c) => c.id === "seed_outline")!.chosen).toBe("clear");
-  takeLook(db, { plantingId: "bean-climbing", cueId: "seed_outline", readingId: "" });
+  send(db, { kind: "look", plantingId: "bean-climbing", cueId: "seed_outline", readingId: null });
   expect(check("bean-climbing").verdict).toBe(before.verdict);
 });
 
 test("the check of every planting of the demo can be shown, with one or two cues in the lead", () => {
-  for (const bed of bedsView(db, garden))
+  for (const bed of bedsPage(db, garden))
     for (const p of bed.plantings.filter((x) => !x.finished)) {
       const view = check(p.id);
       expect(view.verdict.length, p.id).toBeGreaterThan(10);
@@ -62,11 +48,11 @@ test("the check of every planting of the demo can be shown, with one or two cues
         p.id,
       ).toEqual([]);
     }
-  expect(checkView(plannedGarden(db, garden), garden, "nobody")).toBeUndefined();
+  expect(checkPage(db, garden, "nobody")).toBeUndefined();
 });
 
 test("US households read inches, pounds and °F", () => {
-  db.update(gardenTable).set({ unitSystem: "us" }).where(eq(gardenTable.id, 1)).run();
+  db.update(gardenTable).set({ unitSystem: "us" }).run();
   garden = theGarden(db)!;
   const view = check("courgette-striped");
   expect(view.cues.find((c) => c.id === "length")!.readings.map((r) => r.text)).toEqual([
@@ -77,24 +63,24 @@ test("US households read inches, pounds and °F", () => {
     "over 11¾ in",
   ]);
   expect(view.size).toBe("6–9¾ in long, a hand to a forearm");
-  expect(horizonView(db, garden).summary[1]).toMatch(/lb/);
-  expect(skyView(db, garden, null).units).toBe("us");
+  expect(horizonPage(db, garden).summary[1]).toMatch(/lb/);
+  expect(skyPage(db, garden, null).units).toBe("us");
 });
 
 test("reasons of a planned pick name the frost that follows it and what a day either way costs", () => {
   const reasons = () =>
-    horizonView(db, garden)
+    horizonPage(db, garden)
       .beds.flatMap((b) => b.plantings)
       .flatMap((p) => p.handles.map((h) => h.why.join(" ")));
   expect(reasons().some((r) => /Frost Wednesday night, \d in 10 in this bed\./.test(r))).toBe(true);
   // In a full week there is no room on other days; with time to spare the cost of moving is told.
   expect(reasons().some((r) => /A day later: no room that day\./.test(r))).toBe(true);
-  db.update(slotMinutes).set({ minutes: 100 }).run();
+  saveSlotMinutes(db, Array.from({ length: 7 }, (_, weekday) => SLOTS.map((slot) => ({ weekday, slot, minutes: 100 }))).flat()); // prettier-ignore
   expect(reasons().some((r) => /A day later: costs about .* worth\./.test(r))).toBe(true);
 });
 
 test("bands: the frost lies on the night between two days, the trip over its days, each run named once", () => {
-  const { bands } = horizonView(db, garden);
+  const { bands } = horizonPage(db, garden);
   const frost = bands.filter((b) => b.kind === "frost");
   expect(frost[0]).toMatchObject({ from: 4.72, to: 5.28 });
   expect(frost.filter((b) => b.label)).toHaveLength(1);
@@ -104,43 +90,45 @@ test("bands: the frost lies on the night between two days, the trip over its day
 });
 
 test("the round: preview, then a list that stays put while picks come in", () => {
-  const preview = roundView(db, garden);
+  const preview = roundPage(db, garden);
   if (preview.status !== "not started") throw new Error("not started");
   // With wet leaves some beds are called at twice; the plan reckons with one call each.
   const twice = preview.stops.length - new Set(preview.stops.map((stop) => stop.bed)).size;
   expect(preview.minutes).toBeLessThanOrEqual(Math.ceil(50 + 1.5 * twice));
   expect(preview.kit).toContain("drinking water");
-  startRound(db, garden);
-  const before = roundView(db, garden);
+  expect(send(db, { kind: "start round", roundId: "r1" }).status).toBe("applied");
+  const before = roundPage(db, garden);
   if (before.status !== "out") throw new Error("out");
   // A crop lifted once: all of it in means the planting is finished.
   const first = before.errands.find((e) => e.view && !e.view.repeats)!;
-  logPick(
-    db,
-    PickForm.parse({
-      id: crypto.randomUUID(),
-      plantingId: first.id,
-      roundId: before.roundId,
-      pickedOn: before.day,
-      outcome: "picked",
-      tookAll: "true",
-      weight: "4 kg",
-    }),
-  );
-  const after = roundView(db, garden);
+  send(db, {
+    kind: "pick",
+    plantingId: first.id,
+    roundId: before.roundId,
+    outcome: "picked",
+    tookAll: true,
+    weight: "4 kg",
+  });
+  const after = roundPage(db, garden);
   if (after.status !== "out") throw new Error("out");
   expect(after.errands.map((e) => e.id)).toEqual(before.errands.map((e) => e.id));
-  expect(after.errands.find((e) => e.id === first.id)).toMatchObject({ done: true, outcome: "4 kg", view: null });
+  expect(after.errands.find((e) => e.id === first.id)).toMatchObject({
+    done: true,
+    outcome: "4 kg",
+    view: null,
+    ended: { says: "All of it was taken on 19 Sep." },
+  });
 });
 
 test("the sky page tells frost by bed, worst in the low bed, and the trip", () => {
-  const view = skyView(db, garden, null);
+  const view = skyPage(db, garden, null);
   const night = view.cards.find((c) => c.kind === "frost")!;
   expect(night).toMatchObject({ lead: "Hard frost likely Wednesday night", from: "2026-09-23" });
   expect(night.where).toMatch(/in the low bed, .* in the tunnel/);
-  const odds = Object.fromEntries(night.beds.map((b) => [b.name, b.odds]));
-  expect(odds["Low bed"]!).toBeGreaterThan(odds["Gate bed"]!);
-  expect(odds["Gate bed"]!).toBeGreaterThan(odds["Sun wall"]!);
+  // The coldest bed first.
+  const order = night.beds.map((b) => b.name);
+  expect(order[0]).toBe("Low bed");
+  expect(order.indexOf("Gate bed")).toBeLessThan(order.indexOf("Sun wall"));
   expect(view.trips[0]).toMatchObject({ name: "Five days at the coast", from: "Sat 26 Sep", to: "Wed 30 Sep" });
   expect(view.days.filter((d) => d.away)).toHaveLength(4);
   expect(view.days.find((d) => d.day === "2026-09-30")).toMatchObject({ away: false, minutes: 21 });
@@ -154,12 +142,12 @@ test("stepping day by day through the frost: the bands draw nearer, then it is o
     await refreshWeather(db, theGarden(db)!);
   };
   for (let n = 0; n < 5; n++) {
-    positions.push(horizonView(db, theGarden(db)!).bands.find((b) => b.kind === "frost")?.from ?? -1);
+    positions.push(horizonPage(db, theGarden(db)!).bands.find((b) => b.kind === "frost")?.from ?? -1);
     await step();
   }
   expect(positions.map((p) => Math.floor(p))).toEqual([4, 3, 2, 1, 0]);
   await step();
-  expect(db.select().from(weatherDay).where(eq(weatherDay.day, "2026-09-24")).get()?.minC).toBe(-1.6);
+  expect(observedDays(db).find((d) => d.day === "2026-09-24")?.minC).toBe(-1.6);
 });
 
 test("a new forecast speaks for its own days; what it leaves out stays told by the one before, with its age", () => {
@@ -174,27 +162,23 @@ test("a new forecast speaks for its own days; what it leaves out stays told by t
 });
 
 test("the ledger as CSV reads back with the same totals, and a note cannot become a formula", async () => {
-  logPick(
-    db,
-    PickForm.parse({
-      id: crypto.randomUUID(),
-      plantingId: "tomato-red",
-      pickedOn: "2026-09-19",
-      outcome: "picked",
-      weight: "1 lb",
-      note: '=HYPERLINK("x"), "quoted"',
-    }),
-  );
-  vi.doMock("~/services/known-garden.server", () => ({ knownGarden: () => ({ db, garden }) }));
+  send(db, {
+    kind: "pick",
+    plantingId: "tomato-red",
+    outcome: "picked",
+    weight: "1 lb",
+    note: '=HYPERLINK("x"), "quoted"',
+  });
+  vi.doMock("~/services/garden/known-garden.server", () => ({ knownGarden: () => ({ db, garden }) }));
   const { loader } = await import("~/routes/ledger-csv");
   const response = loader();
   expect(response.headers.get("Content-Type")).toContain("text/csv");
   const { data, errors } = Papa.parse<Record<string, string>>((await response.text()).trim(), { header: true });
   expect(errors).toEqual([]);
-  expect(data).toHaveLength(ledgerLines(db).length);
+  expect(data).toHaveLength(allLines(db).length);
   const grams = data.reduce((sum, row) => sum + Number(row.net_grams), 0);
-  const wanted = db.select().from(pick).all().reduce((sum, p) => sum + (p.grams ?? 0), 0); // prettier-ignore
+  const wanted = allLines(db).reduce((sum, l) => sum + (l.grams ?? 0), 0);
   expect(grams).toBeCloseTo(wanted, 0);
   expect(data.find((row) => row.crop === "Tomato, large" && row.note)!.note).toBe(`'=HYPERLINK("x"), "quoted"`);
-  vi.doUnmock("~/services/known-garden.server");
+  vi.doUnmock("~/services/garden/known-garden.server");
 });

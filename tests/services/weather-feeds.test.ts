@@ -1,28 +1,24 @@
-import { afterEach, beforeEach, expect, test } from "vitest";
+import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import { eq } from "drizzle-orm";
-import { openGarden, type Db } from "~/db/client.server";
-import { forecastDay, forecastIssue, weatherDay, weatherFeed, type GardenRow } from "~/db/schema.server";
+import { fieldErrors } from "~/core/entries";
+import type { Db } from "~/db/client.server";
+import { theGarden } from "~/db/garden/garden.server";
+import { forecastDay, forecastIssue, weatherDay, weatherFeed, type GardenRow } from "~/db/schema/index.server";
 import type { StandInMode } from "~/adapters/simulated/modes";
-import { stepDemoClock, theGarden } from "~/services/clock.server";
-import { plantDemoGarden } from "~/services/demo-garden.server";
-import { FeedForm, setFeed } from "~/services/feeds.server";
-import { HandWeatherForm, noteWeather } from "~/services/hand-weather.server";
-import { importWeather } from "~/services/import-weather.server";
-import { fieldErrors } from "~/services/pick-form";
-import { refreshInBackground, refreshWeather } from "~/services/refresh-weather.server";
-import { skyView } from "~/services/sky-view.server";
-import { standIns } from "~/services/stand-ins.server";
-import { smallGarden } from "./garden-fixture";
+import { stepDemoClock } from "~/services/garden/clock.server";
+import { FeedForm, setFeed } from "~/services/sky/feeds.server";
+import { HandWeatherForm, noteWeather } from "~/services/sky/hand-weather.server";
+import { importWeather } from "~/services/sky/import-weather.server";
+import { refreshInBackground, refreshWeather } from "~/services/sky/refresh-weather.server";
+import { skyPage } from "~/services/sky/sky-page.server";
+import { standIns } from "~/services/sky/stand-ins.server";
+import { demoGarden, smallGarden } from "./garden-fixture";
 
 const PATIENCE = { timeoutMs: 400, retries: 1, waitMs: 10 };
 let db: Db;
 let garden: GardenRow;
 
-beforeEach(() => {
-  db = openGarden(":memory:");
-  plantDemoGarden(db);
-  garden = theGarden(db)!;
-});
+beforeEach(() => ({ db, garden } = demoGarden()));
 afterEach(async () => {
   (await standIns(garden)).mode = "as usual";
 });
@@ -41,7 +37,7 @@ const feed = (kind: "forecast" | "station") => db.select().from(weatherFeed).whe
 test("a day passes: the station's day is on record, the new forecast is in the archive, its age is told", async () => {
   const now = await nextDay("as usual");
   expect(observedOn("2026-09-19")).toMatchObject({ minC: 9.4, maxC: 20.6, source: "simulated station" });
-  const { sources } = skyView(db, now, null);
+  const { sources } = skyPage(db, now, null);
   expect(sources.forecast.newest).toMatchObject({
     source: "simulated forecast service",
     issued: "Sun 20 Sep 07:00",
@@ -61,7 +57,7 @@ test.each([
     const now = await nextDay(mode);
     expect(observedOn("2026-09-19")).toBeUndefined();
     expect(db.select().from(forecastIssue).all()).toHaveLength(before);
-    const { sources, days, cards } = skyView(db, now, null);
+    const { sources, days, cards } = skyPage(db, now, null);
     expect(sources.forecast.error).toMatch(words);
     expect(sources.station.error).toMatch(words);
     expect(sources.forecast.newest).toMatchObject({ age: "30 h old", stale: true });
@@ -80,7 +76,7 @@ test("°F told as °C are known by how far all days are from the usual: neither 
   expect(feed("forecast").lastError).toMatch(/\d\d °C warmer than usual here, all of them: it seems to tell °F as °C/);
   expect(feed("station").lastError).toMatch(/it seems to tell °F as °C/);
   expect(observedOn("2026-09-19")).toBeUndefined();
-  expect(Math.max(...skyView(db, now, null).days.map((d) => d.maxC))).toBeLessThan(30);
+  expect(Math.max(...skyPage(db, now, null).days.map((d) => d.maxC))).toBeLessThan(30);
 });
 
 test("figures that are no numbers: the forecast is refused, the station's half of readings makes no day", async () => {
@@ -97,7 +93,7 @@ test("days told twice with two figures are left out and said; the issue before s
   const told = db.select().from(forecastDay).where(eq(forecastDay.issueId, newest.id)).all().map((d) => d.day); // prettier-ignore
   expect(told).not.toContain("2026-09-22");
   expect(told).toContain("2026-09-23");
-  const day = skyView(db, now, null).days.find((d) => d.day === "2026-09-22")!;
+  const day = skyPage(db, now, null).days.find((d) => d.day === "2026-09-22")!;
   expect(day.source).toBe("forecast");
   expect(day.minC).toBeGreaterThan(0);
   expect(observedOn("2026-09-19")).toBeDefined();
@@ -107,7 +103,7 @@ test("days missing from a forecast and hours missing from a station: the gaps ar
   const now = await nextDay("days missing");
   expect(observedOn("2026-09-19")).toBeUndefined();
   expect(feed("station").lastNote).toMatch(/6 of 24 hours have a good reading|2026-09-19 is left out/);
-  expect(skyView(db, now, null).days.every((d) => Number.isFinite(d.minC))).toBe(true);
+  expect(skyPage(db, now, null).days.every((d) => Number.isFinite(d.minC))).toBe(true);
 });
 
 test("a station that jumps 40 °C for six hours a day puts no day on record, and says what it did not believe", async () => {
@@ -158,7 +154,7 @@ test("a page does not wait for a slow service: it is shown first, the answer com
   (await standIns(garden)).mode = "slow";
   const now = theGarden(db)!;
   refreshInBackground(db, now);
-  const view = skyView(db, now, null);
+  const view = skyPage(db, now, null);
   expect(view.sources.forecast).toMatchObject({ error: null, newest: { age: "30 h old" } });
   expect(feed("forecast").lastTriedAt).toBeNull();
   // The asking under way is the one that is waited for here; it ends with its own patience.
@@ -232,6 +228,7 @@ test("a forecast and a station's readings come in as JSON files too; damaged one
   expect(importWeather(own.db, own.garden, "[]", "x.json", {})).toMatchObject({ status: "refused" });
   expect(counts()).toEqual([0, 0]);
   // For a household whose today is later, days of September are the record.
+  vi.setSystemTime(new Date("2026-11-29T08:00:00Z"));
   expect(importWeather(own.db, own.garden, readings, "readings.json", {})).toMatchObject({
     status: "taken",
     forecast: 0,

@@ -1,21 +1,6 @@
 import { differenceInCalendarDays, getDayOfYear, getISODay, parseISO } from "date-fns";
 import { expect, test } from "vitest";
-import {
-  IsoDay,
-  addDays,
-  dayAndMonth,
-  dayInZone,
-  dayNumber,
-  dayOfYear,
-  daysBetween,
-  isoDay,
-  longDay,
-  sayDay,
-  sayNight,
-  shortDay,
-  weekday,
-  weekdayName,
-} from ".";
+import { IsoDay, addDays, dayInZone, dayNumber, dayOfYear, daysBetween, isoDay, weekday } from ".";
 
 const DAYS = [
   "2024-02-28",
@@ -53,16 +38,4 @@ test("today is the garden's, on either side of midnight and of the world", () =>
   expect(dayInZone(now, "America/Los_Angeles")).toBe("2026-09-19");
   expect(dayInZone(now, "Pacific/Auckland")).toBe("2026-09-20");
   expect(() => dayInZone(now, "Garden/Shed")).toThrow(RangeError);
-});
-
-test("days are said as a gardener says them", () => {
-  const today = "2026-09-19";
-  expect([0, 1, -1, 3, 6, 7, -5].map((n) => sayDay(addDays(today, n), today))).toEqual(["today", "tomorrow", "yesterday", "Tuesday", "Friday", "Sat 26 Sep", "Mon 14 Sep"]); // prettier-ignore
-  expect(sayDay("2027-01-02", today)).toBe("Sat 2 Jan 2027");
-  expect(sayNight(today, today)).toBe("tonight");
-  expect(sayNight("2026-09-23", today)).toBe("Wednesday night");
-  expect(longDay(today)).toBe("Saturday, 19 September");
-  expect(shortDay(today)).toBe("Sat 19 Sep");
-  expect([dayAndMonth("2026-05-10", "2026"), dayAndMonth("2025-11-01", "2026")]).toEqual(["10 May", "1 Nov 2025"]);
-  expect(weekdayName("2026-09-21")).toBe("Monday");
 });

@@ -128,6 +128,34 @@ export const Crop = z.object({
   packet: z
     .object({ low: z.number().positive(), high: z.number().positive(), from: StartEvent, standing: Standing })
     .refine((p) => p.low <= p.high, "the later day is before the earlier one"),
+  /** Days from sowing to planting out, for crops that may be started either way. */
+  nurseryDays: fact(z.number().int().min(1).max(120)).optional(),
+  /** Set where the plants stand for years: what opens each year's crop, and in which year the first one comes. */
+  perennial: z
+    .object({
+      opens: z.enum(["growth", "blossom"]),
+      /** It opens once this much heat has come since midwinter, °C·d above the base. */
+      baseC: z.number(),
+      degreeDays: z.number().positive(),
+      /** Growing year of the first crop, the year of planting counting as 1. */
+      firstCropYear: z.number().int().min(1).max(10),
+      standing: Standing,
+    })
+    .optional(),
+  /** What the same plants give once all of it was taken: days to it, and its share of the first crop. */
+  nextCrops: z
+    .array(
+      z
+        .object({
+          crop: z.enum(["side shoots", "second cut", "regrowth"]),
+          low: z.number().positive(),
+          high: z.number().positive(),
+          share: z.number().positive().max(1),
+          standing: Standing,
+        })
+        .refine((n) => n.low <= n.high, "the later day is before the earlier one"),
+    )
+    .default([]),
   windowDays: fact(z.number().positive()),
   /** Days between picks of a crop that keeps giving. */
   again: span.optional(),

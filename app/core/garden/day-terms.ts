@@ -1,6 +1,6 @@
 import { clockTime, type IsoDay } from "../calendar";
-import { SLOTS, SLOT_HOURS, handsOn, type DayHands, type Slot } from "../hands";
-import { HEAT_STOP_C, dryFrom, skyHours, type DayHours, type SkyHour, type SkyTrack } from "../weather";
+import { SLOTS, SLOT_HOURS, handsLeft, handsOn, type DayHands, type Slot } from "../hands";
+import { HEAT_STOP_C, dryFrom, type DayHours, type SkyHour } from "../weather";
 import type { GardenState } from "./garden-state";
 
 /** Odds of thunder in an hour from which people stay out: our judgement; the rule itself is common practice. */
@@ -33,42 +33,50 @@ function hoursWithin(hours: readonly SkyHour[], slot: Slot): SkyHour[] {
   return hours.filter((h) => startOf(h) >= start && startOf(h) < end);
 }
 
+/** Free hands of each coming day; of today what is left of it. */
+export function handsAhead(garden: GardenState, days: readonly IsoDay[]): DayHands[] {
+  return days.map((day) => {
+    const whole = handsOn(garden, day);
+    return day === garden.today && garden.now ? handsLeft(whole, garden.now) : whole;
+  });
+}
+
 /**
  * What each coming day allows: free hands, dry leaves, heat and thunder.
  *
- * @param days - from today
+ * @param hands - of each day from today
+ * @param sky - hours of each day, as far as the forecast tells them
  */
-export function dayTerms(garden: GardenState, track: SkyTrack, days: readonly IsoDay[]): DayTerms[] {
-  const sky = skyHours(track, garden, days.length, garden.hours);
-  return days.map((day, n): DayTerms => {
-    const hands = handsOn(garden, day);
-    const hours = sky[n];
-    const told = hours?.hours ?? [];
-    const hotSlots = SLOTS.filter((slot) => {
-      const within = hoursWithin(told, slot);
-      return within.length > 0 && within.filter((h) => h.heatIndexC >= HEAT_STOP_C).length * 2 >= within.length;
-    });
-    const open = SLOTS.filter((slot) => !hotSlots.includes(slot));
-    const minutes = open.reduce((sum, slot) => sum + hands.slots[slot], 0);
-    const dryMinutes = hours?.rainHoursKnown
-      ? open.reduce((sum, slot) => {
-          const dry = hoursWithin(told, slot).filter((h) => !h.leavesWet).length * 60;
-          return sum + Math.min(hands.slots[slot], dry);
-        }, 0)
-      : null;
-    const first = open.find((slot) => hands.slots[slot] > 0);
-    const dry = hours ? dryFrom(hours) : null;
-    return {
-      day,
-      hands,
-      hours,
-      minutes,
-      dryMinutes,
-      wetAtStart: Boolean(first && hoursWithin(told, first)[0]?.leavesWet),
-      dryFrom: typeof dry === "number" ? clockTime(dry) : null,
-      wetAllDay: dry === "all day",
-      hotSlots,
-      thunderHours: told.filter((h) => h.thunderOdds >= THUNDER_STOP),
-    };
+export function dayTerms(hands: readonly DayHands[], sky: readonly (DayHours | undefined)[]): DayTerms[] {
+  return hands.map((ofDay, n) => termsOf(ofDay, sky[n]));
+}
+
+function termsOf(hands: DayHands, hours: DayHours | undefined): DayTerms {
+  const told = hours?.hours ?? [];
+  const hotSlots = SLOTS.filter((slot) => {
+    const within = hoursWithin(told, slot);
+    return within.length > 0 && within.filter((h) => h.heatIndexC >= HEAT_STOP_C).length * 2 >= within.length;
   });
+  const open = SLOTS.filter((slot) => !hotSlots.includes(slot));
+  const minutes = open.reduce((sum, slot) => sum + hands.slots[slot], 0);
+  const dryMinutes = hours?.rainHoursKnown
+    ? open.reduce((sum, slot) => {
+        const dry = hoursWithin(told, slot).filter((h) => !h.leavesWet).length * 60;
+        return sum + Math.min(hands.slots[slot], dry);
+      }, 0)
+    : null;
+  const first = open.find((slot) => hands.slots[slot] > 0);
+  const dry = hours ? dryFrom(hours) : null;
+  return {
+    day: hands.day,
+    hands,
+    hours,
+    minutes,
+    dryMinutes,
+    wetAtStart: Boolean(first && hoursWithin(told, first)[0]?.leavesWet),
+    dryFrom: typeof dry === "number" ? clockTime(dry) : null,
+    wetAllDay: dry === "all day",
+    hotSlots,
+    thunderHours: told.filter((h) => h.thunderOdds >= THUNDER_STOP),
+  };
 }

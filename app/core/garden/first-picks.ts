@@ -4,6 +4,7 @@ import { BED_CLIMATES } from "../hazards";
 import { firstPickSays, learntFrom, normalHeat, requirementFromDays, type FirstPick, type Learnt } from "../readiness";
 import { dailyDegreeDays, normalDegreeDays, type ClimateNormals } from "../weather";
 import type { FirstPickMade, GardenState } from "./garden-state";
+import { spanOf } from "./planting-span";
 
 /** A first pick this many times off the packet's heat is a slip of a date, and nothing is learnt from it. */
 const MOST_OFF = 2.2;
@@ -38,7 +39,12 @@ function firstPickOf(
   if (!crop) return undefined;
   const { baseC, upperC } = crop.degreeDays;
   const extraC = BED_CLIMATES[made.bedKind].dayC;
-  const { low, high } = made.packet ?? crop.packet;
+  const { low, high } = spanOf(crop, {
+    startEvent: made.startEvent ?? crop.packet.from,
+    startDoubtDays: 0,
+    seasonCrop: "main",
+    packet: made.packet,
+  });
   const packet = requirementFromDays(normals, made.startedOn, low, high, baseC, upperC);
   let heat = 0;
   for (let i = 0; i <= daysBetween(made.startedOn, made.pickedOn); i++) {

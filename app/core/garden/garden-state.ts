@@ -1,8 +1,9 @@
 import { z } from "zod";
 import { IsoDay } from "../calendar";
 import { StartEvent, Variety } from "../crops";
-import { HandsRules } from "../hands";
+import { DayNow, HandsRules } from "../hands";
 import { BedKind, CoverNight, Treatment } from "../hazards";
+import { START_STANDINGS, SeasonCrop } from "../seasons";
 import { DailyWeather, ForecastError, HourTold } from "../weather";
 
 /** A cue read on a day. */
@@ -29,14 +30,23 @@ export const PickMade = z.object({
   tookAll: z.boolean(),
 });
 
+/** A planting in its open season. */
 export const PlantingState = z.object({
   id: z.string(),
+  seasonId: z.string().default(""),
   bedId: z.string(),
   cropId: z.string(),
   variety: z.string(),
   plants: z.number().int().min(1).max(5000),
   startEvent: StartEvent,
+  /** Start of the season; the middle of a vague one. */
   startedOn: IsoDay,
+  /** Days that the start may lie either side of `startedOn`. */
+  startDoubtDays: z.number().min(0).max(200).default(0),
+  startStanding: z.enum(START_STANDINGS).default("told"),
+  seasonCrop: SeasonCrop.default("main"),
+  /** Growing year of the plants, that of planting = 1; null where it is not known. */
+  growingYear: z.number().int().min(1).nullable().default(null),
   packet: z
     .object({ low: z.number().positive(), high: z.number().positive() })
     .refine((p) => p.low <= p.high, "the packet's days run backwards")
@@ -59,6 +69,8 @@ export const FirstPickMade = z.object({
   cropId: z.string(),
   variety: z.string(),
   bedKind: BedKind,
+  /** Left out: as the crop's packet counts. */
+  startEvent: StartEvent.optional(),
   startedOn: IsoDay,
   packet: PlantingState.shape.packet,
   pickedOn: IsoDay,
@@ -83,6 +95,8 @@ export const GardenState = z.object({
   forecastError: ForecastError.nullable().default(null),
   covers: z.array(CoverNight).default([]),
   ...HandsRules.shape,
+  /** How far today has gone; null for a day looked at as a whole. */
+  now: DayNow.nullable().default(null),
   varieties: z.array(Variety).default([]),
   /** The household's ways, by crop. */
   schools: z.array(z.object({ cropId: z.string(), schoolId: z.string(), optionId: z.string() })).default([]),

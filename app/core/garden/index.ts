@@ -1,18 +1,11 @@
-export { isCounted, sayCount, sayPieces } from "./amounts";
-export { gardenSentences, type GardenSentence, type GardenSentences } from "./sentences";
-export { BedState, GardenState, LookTaken, PickMade, PlantingState } from "./garden-state";
-export {
-  BED_MINUTES,
-  HORIZON_DAYS,
-  ROUND_MINUTES,
-  lookAhead,
-  type GardenOutlook,
-  type PlantingOutlook,
-} from "./look-ahead";
+export { BedState, FirstPickMade, GardenState, LookTaken, PickMade, PlantingState } from "./garden-state";
+export { BED_MINUTES, ROUND_MINUTES } from "./plan-problem";
+export { HORIZON_DAYS, lookAhead, type GardenOutlook, type KeptOutlooks } from "./look-ahead";
+export { lastDayOf, type GardenSky } from "./garden-sky";
+export { type PlantingOutlook } from "./planting-outlook";
+export { cropShare, nextCropOf, spanOf, type Span } from "./planting-span";
 export { THUNDER_STOP, type DayTerms } from "./day-terms";
-export { type HazardAct } from "./hazard-acts";
-export { type HazardCard, type HazardKind, type Touched } from "./hazard-card";
-export { hazardCards } from "./hazard-cards";
-export { listOf } from "./in-sentences";
-export { inBed } from "./say-beds";
+export { isThreat, type BedOdds, type Hazard, type HazardAct, type HazardKind, type Touched } from "./hazard";
+export { hazardsAhead } from "./hazards-ahead";
+export { isCounted } from "./is-counted";
 export { type BanReason } from "./pick-bans";

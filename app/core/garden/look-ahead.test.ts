@@ -1,9 +1,9 @@
 import { expect, test } from "vitest";
 import { catalogue } from "~/catalogue/catalogue.server";
 import { addDays } from "../calendar";
-import { losersOf, solvePlan } from "../planner";
+import { solvePlan } from "../planner";
 import { walkOf, type Errand } from "../rounds";
-import { gardenSentences, lookAhead, sayPieces, type GardenState } from ".";
+import { lookAhead, type GardenState } from ".";
 
 const today = "2026-09-19";
 const crop = (id: string) => catalogue().find((c) => c.id === id)!;
@@ -21,6 +21,11 @@ function garden(change: Partial<GardenState> = {}): GardenState {
     forSeed: false,
     bedNeededOn: null,
     treatments: [],
+    seasonId: "",
+    startStanding: "told" as const,
+    startDoubtDays: 0,
+    seasonCrop: "main" as const,
+    growingYear: null,
   };
   return {
     today,
@@ -62,6 +67,7 @@ function garden(change: Partial<GardenState> = {}): GardenState {
     varieties: [],
     schools: [],
     firstPicks: [],
+    now: null,
     ...change,
   };
 }
@@ -108,19 +114,6 @@ test("an empty garden looks ahead to nothing, without a fuss", () => {
   const { outlook, plan: made } = plan(garden({ plantings: [], forecast: [] }));
   expect(outlook.plantings).toEqual([]);
   expect(made.picks).toEqual({});
-  expect(gardenSentences(outlook, {}, [], "metric").best).toEqual([]);
-});
-
-test("the sentences name the frost, where it is worst, and what the plan brings in before it", () => {
-  const { outlook, plan: made } = plan(garden());
-  const sentences = gardenSentences(
-    outlook,
-    made.picks,
-    losersOf(outlook.problem, made, { seed: 1, relaxIterations: 20, repairIterations: 30 }),
-    "metric",
-  );
-  expect(sentences.threatened[0]).toMatchObject({ lead: "Severe frost likely Wednesday night" });
-  expect(sentences.threatened[0]!.text).toMatch(/^Over 9 in 10 in the low bed.*brings it all in before it/);
 });
 
 test("unknown crops and beds are the caller's mistake", () => {
@@ -131,13 +124,6 @@ test("unknown crops and beds are the caller's mistake", () => {
   expect(() => lookAhead(garden({ plantings: [{ ...bean!, bedId: "cellar" }] }), catalogue())).toThrow(
     /no bed “cellar”/,
   );
-});
-
-test("amounts are counted or weighed as the crop is, and never nothing", () => {
-  expect(sayPieces(crop("courgette"), 8.7, "metric")).toBe("9 courgettes");
-  expect(sayPieces(crop("courgette"), 0.2, "metric")).toBe("1 courgette");
-  expect(sayPieces(crop("bean_bush"), 172, "metric")).toBe("850 g");
-  expect(sayPieces(crop("kale_leaf"), 12, "us")).toBe("12 leaves");
 });
 
 test("the walk goes along the footpath; with wet leaves what spreads disease comes last", () => {

@@ -21,6 +21,11 @@ export const SlotMinutes = z.union([
 ]);
 export type SlotMinutes = z.infer<typeof BySlot>;
 
+/** The part of the day that a time lies in, or the nearest one; minutes since midnight. */
+export function slotAt(minutes: number): Slot {
+  return SLOTS.find((slot) => minutes < SLOT_HOURS[slot][1]) ?? "evening";
+}
+
 /** Share of a slot that lies within a stretch of the day, minutes since midnight. */
 export function shareWithin(slot: Slot, from: number, to: number): number {
   const [start, end] = SLOT_HOURS[slot];

@@ -16,3 +16,9 @@ export const COVERS: Record<CoverKind, { gainC: number; words: string }> = {
 /** A bed that is covered for a night. */
 export const CoverNight = z.object({ bedId: z.string(), evening: z.iso.date(), cover: CoverKind });
 export type CoverNight = z.infer<typeof CoverNight>;
+
+/** What the covers of a bed hold back on an evening, °C. */
+export function coverGainOf(covers: readonly CoverNight[], bedId: string): (evening: string) => number {
+  const own = covers.filter((c) => c.bedId === bedId);
+  return (evening) => Math.max(0, ...own.filter((c) => c.evening === evening).map((c) => COVERS[c.cover].gainC));
+}

@@ -2,7 +2,7 @@ import { expect, test } from "vitest";
 import { catalogue } from "~/catalogue/catalogue.server";
 import { roughNormals, skyTrack, type DailyWeather } from "../weather";
 import { addDays } from "../calendar";
-import { FREEZE_CLASSES, inTenths, nightOddsBelow, stormOdds, survival } from ".";
+import { FREEZE_CLASSES, nightOddsBelow, stormOdds, survival } from ".";
 
 const today = "2026-09-19";
 const crop = (id: string) => catalogue().find((c) => c.id === id)!;
@@ -80,5 +80,3 @@ test("a gale drops peaches but not carrots, and a tunnel shelters", () => {
   expect(survival(crop("carrot"), track, "open", 6).sound[3]).toBeGreaterThan(0.99);
   expect(survival(crop("tomato_large"), track, "tunnel", 6).sound[3]).toBeCloseTo(1, 6);
 });
-
-test.each([[0, "under 1 in 10"], [0.68, "7 in 10"], [0.99, "over 9 in 10"]])("%d is said %s", (odds, words) => expect(inTenths(odds)).toBe(words)); // prettier-ignore

@@ -1,8 +1,7 @@
 export { BED_CLIMATES, BED_KINDS, BedKind, bedMinimum } from "./bed-climate";
-export { COVERS, COVER_KINDS, CoverKind, CoverNight } from "./cover";
+export { COVERS, COVER_KINDS, CoverKind, CoverNight, coverGainOf } from "./cover";
 export { FREEZE_CLASSES, nightOddsBelow, type NightOdds } from "./frost";
 export { frozenOdds, isDug, liesInTheGround, soilOddsBelow } from "./ground";
-export { inTenths } from "./in-tenths";
 export { GUST_KMH, HEAT_C, SOAK_MM, stormOdds, type StormDay } from "./storm";
 export { survival, type Survival, type Threat } from "./survival";
 export { Treatment, pickBan, type PickBan } from "./treatment";

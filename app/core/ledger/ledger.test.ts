@@ -20,17 +20,20 @@ test.each([
   expect(net.sentence).toMatch(words);
 });
 
-test("weighed, guessed and counted amounts never mix in a total", () => {
-  const pick = (key: string, grams: number | null, pieces: number | null, estimated: boolean) => ({
-    key,
-    grams,
-    pieces,
-    estimated,
-  });
+test("weighed, guessed, counted and spoilt amounts never mix in a total; several movements of a pick are one pick", () => {
+  const moved = (key: string, pickId: string, grams: number | null, pieces: number | null, estimated = false, spoilt = false) => ({ key, pickId, grams, pieces, estimated, spoilt }); // prettier-ignore
+  const nothing = { weighedGrams: 0, estimatedGrams: 0, pieces: 0, spoiltGrams: 0, spoiltPieces: 0 };
   expect(
-    totalsBy([pick("bean", 500, null, false), pick("bean", 300, null, true), pick("courgette", null, 9, false)]),
+    totalsBy([
+      moved("bean", "a", 500, null),
+      moved("bean", "b", 300, null, true),
+      moved("bean", "b", -300, null, true),
+      moved("bean", "b", 280, null),
+      moved("bean", "c", 90, null, false, true),
+      moved("courgette", "d", null, 9),
+    ]),
   ).toEqual([
-    { key: "bean", picks: 2, weighedGrams: 500, estimatedGrams: 300, pieces: 0 },
-    { key: "courgette", picks: 1, weighedGrams: 0, estimatedGrams: 0, pieces: 9 },
+    { ...nothing, key: "bean", picks: 3, weighedGrams: 780, spoiltGrams: 90 },
+    { ...nothing, key: "courgette", picks: 1, pieces: 9 },
   ]);
 });

@@ -3,7 +3,6 @@ import { cueScale, STAGE_OF } from "./likelihood";
 
 /** Two telling cues of one day that disagree: shown, never averaged away. */
 export interface Conflict {
-  sentence: string;
   /** The look that says less and the one that says more. */
   less: KnownLook;
   more: KnownLook;
@@ -11,6 +10,13 @@ export interface Conflict {
   overruled: KnownLook | undefined;
   /** Both are decisive, and nothing settles it: the verdict is to open one. */
   stands: boolean;
+}
+
+/** A conflict as it is told. */
+export interface ConflictTold {
+  less: string;
+  more: string;
+  settled: boolean;
 }
 
 /**
@@ -30,16 +36,13 @@ export function conflictAmong(looks: readonly KnownLook[]): Conflict | null {
       if (STAGE_OF[more.reading.means]! - STAGE_OF[less.reading.means]! < 2) continue;
       const opened = [less, more].filter((l) => l.cue.kind === "sample");
       const overruled = opened.length === 1 ? (opened[0] === less ? more : less) : undefined;
-      const settle = overruled
-        ? `What you saw inside decides.`
-        : `Open, cut, dig or taste one before you pick the rest.`;
-      return {
-        less,
-        more,
-        overruled,
-        stands: !overruled && less.cue.weight === "decisive" && more.cue.weight === "decisive",
-        sentence: `Two looks disagree: “${less.reading.text}” speaks for waiting, “${more.reading.text}” for taking. ${settle}`,
-      };
+      const stands = !overruled && less.cue.weight === "decisive" && more.cue.weight === "decisive";
+      return { less, more, overruled, stands };
     }
   return null;
+}
+
+/** What the two looks say. */
+export function toldOf({ less, more, overruled }: Conflict): ConflictTold {
+  return { less: less.reading.text, more: more.reading.text, settled: overruled !== undefined };
 }

@@ -1,6 +1,6 @@
 import type { Crop, School } from "../crops";
 import { addDays, type IsoDay } from "../calendar";
-import { thermalTime, type ClimateNormals, type SkyTrack, type ThermalTime } from "../weather";
+import { normalDegreeDays, thermalTime, type ClimateNormals, type SkyTrack, type ThermalTime } from "../weather";
 import { packetNotKnown, type Learnt } from "./learning";
 import { normalHeat, requirementFromDays, type ThermalRequirement } from "./requirement";
 
@@ -30,6 +30,8 @@ export interface Development {
   /** The household's own prime window on u. */
   prime: { opens: number; closes: number };
   growth: Growth | undefined;
+  /** Heat of the warmest usual day of the year in open ground, °C·d. */
+  warmestDayHeat: number;
   /** Days that this garden's plants run ahead (+) or behind (−) the packet, when picks have told. */
   aheadDays: number;
   /** First picks it was learnt from. */
@@ -94,9 +96,25 @@ export function development(
       overMm,
       rate: Math.log(overMm / target.lowMm) / (OVERSIZE_AFTER * (closes - 1) * requirement.median),
     },
+    warmestDayHeat: warmestDayHeat(normals, baseC, upperC),
     aheadDays: again ? 0 : (plain.median - requirement.median) / Math.max(0.3, heatNear(7) / 7),
     learntFrom: again ? 0 : learnt.picks,
   };
+}
+
+/** By climate and limits: asked for by every planting of a garden alike. */
+const warmest = new WeakMap<ClimateNormals, Map<string, number>>();
+
+function warmestDayHeat(normals: ClimateNormals, baseC: number, upperC: number): number {
+  const of = warmest.get(normals) ?? new Map<string, number>();
+  warmest.set(normals, of);
+  const key = `${baseC} ${upperC}`;
+  const known = of.get(key);
+  if (known !== undefined) return known;
+  let most = 0;
+  for (let doy = 1; doy <= 366; doy += 5) most = Math.max(most, normalDegreeDays(normals, doy, baseC, upperC));
+  of.set(key, most);
+  return most;
 }
 
 /** The school of a crop that moves its window: at most one does. */

@@ -9,6 +9,8 @@ export interface Evidence {
   cueId: string;
   ask: string;
   reading: string;
+  /** The measurement behind it, mm. */
+  measuredMm: number | null;
   takenOn: IsoDay;
   /** Change of P(prime or later) that this look makes, −1 to 1. */
   moved: number;
@@ -21,7 +23,8 @@ export function evidenceOf(dev: Development, belief: Belief, looks: readonly Kno
     .map((look) => ({
       cueId: look.cueId,
       ask: look.cue.ask,
-      reading: look.measuredMm ? `${Math.round(look.measuredMm)} mm` : look.reading.text,
+      reading: look.reading.text,
+      measuredMm: look.measuredMm ?? null,
       takenOn: look.takenOn,
       moved: withAll - readyOddsOn(dev, belief.without(look), today),
     }))

@@ -6,9 +6,10 @@ export { firstPickSays, learntFrom, type FirstPick, type Learnt } from "./learni
 export { knownLooks, LookRefused, readingOfSize, type Look } from "./look";
 export { beliefAfter, passedOn, priorOf, requirementAt, type Posterior } from "./posterior";
 export { normalHeat, requirementFromDays, type ThermalRequirement } from "./requirement";
-export { shareInWords } from "./share-in-words";
 export { STAGES, oddsOn, readyOddsOn, type DayRange, type Stage, type StageOdds, type Window } from "./stages";
 export { tellingCues, type TellingCue } from "./next-looks";
 export { ROUND_LOOK } from "./round-look";
+export { type ConflictTold } from "./conflict";
 export { type Verdict } from "./verdict-context";
+export { type Limit, type VerdictReason } from "./verdict-reason";
 export { type GrowthSeen } from "./growth";

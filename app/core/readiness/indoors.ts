@@ -18,11 +18,3 @@ export function indoorRipeningDays(crop: Crop, from: "nearly" | "green", roomC: 
   if (!indoors || days === undefined) return null;
   return days * Q10 ** (((indoors.atLowC + indoors.atHighC) / 2 - roomC) / 10);
 }
-
-/** "It finishes indoors in about 5 days at 18–21 °C: single layer …" or nothing. */
-export function indoorsSentence(crop: Crop, from: "nearly" | "green"): string {
-  const { indoors } = crop;
-  const days = from === "green" ? indoors?.fromGreenDays : indoors?.fromNearlyDays;
-  if (!indoors || days === undefined) return "";
-  return ` It finishes indoors in about ${days} days at ${indoors.atLowC}–${indoors.atHighC} °C: ${indoors.text}.`;
-}

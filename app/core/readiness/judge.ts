@@ -1,9 +1,9 @@
-import { addDays, daysBetween, sayDay, type IsoDay } from "../calendar";
+import { addDays, daysBetween, type IsoDay } from "../calendar";
 import type { Crop } from "../crops";
 import type { PickBan, RainOutlook, Survival } from "../hazards";
 import { thermalSumOn } from "../weather";
-import { conflictAmong, type Conflict } from "./conflict";
-import { windowSchool, type Development } from "./development";
+import { conflictAmong, toldOf, type Conflict, type ConflictTold } from "./conflict";
+import type { Development } from "./development";
 import { evidenceOf, type Evidence } from "./evidence";
 import { strongestFlag } from "./flags";
 import { growthOf, type GrowthSeen } from "./growth";
@@ -12,7 +12,7 @@ import { tellingCues, type TellingCue } from "./next-looks";
 import { beliefAfter, shareBeyond, type Belief } from "./posterior";
 import { arcPosition, oddsOn, stageOdds, windowOf, type Stage, type StageOdds, type Window } from "./stages";
 import { verdictOf } from "./verdict";
-import type { Verdict } from "./verdict-context";
+import type { Overdue, Verdict } from "./verdict-context";
 
 /** Where a planting stands, from heat and looks alone: before weather, trips and wishes come in. */
 export interface Assessment {
@@ -64,13 +64,11 @@ export interface Judgement {
   /** From measured sizes: how fast it grows, and when it is at its target and too big. */
   growth: GrowthSeen | null;
   evidence: Evidence[];
-  conflict: string | null;
+  conflict: ConflictTold | null;
   /** All cues not read today, most telling first. */
   nextLooks: TellingCue[];
-  /** How to take it. */
-  how: string;
-  /** What happens if it waits. */
-  waiting: string;
+  /** Next to no heat ahead: it neither ripens nor ages. */
+  standsStill: boolean;
   /** Days that this garden's plants run ahead (+) of the packet, and the first picks that told it. */
   ahead: { days: number; picks: number };
 }
@@ -88,10 +86,11 @@ export interface JudgeInput {
   nobody?: boolean[];
   /** Later packet day of this planting, for the rule that the calendar outranks size. */
   packetHighDays: number;
-  schools?: Readonly<Record<string, string>>;
   forSeed?: boolean;
   bedNeededOn?: IsoDay | null;
   firstPickOn?: IsoDay | null;
+  /** Growing year of the plants, that of planting = 1; left out where it is not known. */
+  growingYear?: number | null;
   /** A treatment that keeps it from being picked. */
   ban?: PickBan | undefined;
 }
@@ -122,11 +121,12 @@ export function judge(input: JudgeInput): Judgement {
     shareReady,
     oddsByDay: handsFree.map((_, n) => oddsOn(stages, addDays(today, n))),
     flag: strongestFlag(looks.filter((l) => daysBetween(l.takenOn, today) <= FLAG_DAYS)),
-    overdue: overdueReason(input),
+    overdue: overdueOf(input),
     byDatesOnly: dev.cycle === "first" && looks.length === 0,
     forSeed: input.forSeed ?? false,
     bedNeededOn: input.bedNeededOn ?? null,
     firstPickOn: input.firstPickOn ?? null,
+    growingYear: input.growingYear ?? null,
     ban: input.ban,
   });
   return {
@@ -138,38 +138,43 @@ export function judge(input: JudgeInput): Judgement {
     shareReady,
     growth: growthOf(dev, belief, looks, today),
     evidence: evidenceOf(dev, belief, looks, today),
-    conflict: conflict?.sentence ?? null,
+    conflict: conflict && toldOf(conflict),
     nextLooks: tellingCues(crop, dev, belief.posterior, looks, today),
-    how: howTo(crop, input.schools ?? {}),
-    waiting: waitingSentence(crop, window, today),
+    standsStill: standsStill(input),
     ahead: { days: dev.aheadDays, picks: dev.learntFrom },
   };
 }
 
 /** A bite or a split seen longer ago than this is no longer news: our judgement. */
 const FLAG_DAYS = 3;
+/** A day that brings less than this share of the heat of the warmest usual day is no growing day: our judgement. */
+const GROWING_SHARE = 0.25;
 
-function overdueReason({ crop, dev, today, packetHighDays }: JudgeInput): string | null {
+/** Past its packet in days on which it grew: in winter growth stops, and what stands holds. */
+function overdueOf({ crop, dev, today, packetHighDays }: JudgeInput): Overdue | null {
   const rule = crop.clockRule;
   if (!rule || dev.cycle !== "first") return null;
-  const past = daysBetween(dev.startedOn, today) - packetHighDays;
-  return past > rule.liftPastPacketDays ? `${past} days past its packet date, and ${rule.because}` : null;
+  const daysPast = growingDays(dev, today) - packetHighDays;
+  return daysPast > rule.liftPastPacketDays ? { daysPast, because: rule.because } : null;
 }
 
-/** How it is taken, in the household's ways where they differ. */
-function howTo(crop: Crop, chosen: Readonly<Record<string, string>>): string {
-  const window = windowSchool(crop);
-  const ways = crop.schools
-    .filter((s) => s !== window)
-    .flatMap((s) => s.options.find((o) => o.id === chosen[s.id])?.advice ?? []);
-  return [crop.pick.how, ...ways, crop.pick.stays && `Leave ${crop.pick.stays}`]
-    .filter(Boolean)
-    .map((part) => `${part.replace(/\.$/, "")}.`)
-    .join(" ");
+/** Days since the start on which it grew. */
+function growingDays(dev: Development, today: IsoDay): number {
+  const { sum } = dev.thermal;
+  const least = GROWING_SHARE * dev.warmestDayHeat;
+  const until = Math.min(sum.length - 1, daysBetween(dev.startedOn, today));
+  let days = 0;
+  for (let i = 1; i <= until; i++) if (sum[i]! - sum[i - 1]! >= least) days++;
+  return days;
 }
 
-function waitingSentence(crop: Crop, window: Window, today: IsoDay): string {
-  const closes = window.closes.p50;
-  const until = closes && closes > today ? `Best until about ${sayDay(closes, today)}. ` : "";
-  return `${until}${crop.waiting.text}.`;
+/** Heat of the days ahead below this share of as many of the warmest is standstill: our judgement. */
+const STANDSTILL_SHARE = 0.2;
+const AHEAD_DAYS = 14;
+
+/** Whether growth stands still: next to no heat in the two weeks ahead. */
+function standsStill({ crop, dev, today }: JudgeInput): boolean {
+  if (crop.degreeDays.calendar || today < dev.startedOn) return false;
+  const ahead = thermalSumOn(dev.thermal, addDays(today, AHEAD_DAYS)) - thermalSumOn(dev.thermal, today);
+  return ahead < STANDSTILL_SHARE * AHEAD_DAYS * dev.warmestDayHeat;
 }

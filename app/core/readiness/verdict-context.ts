@@ -5,9 +5,16 @@ import type { PickBan, RainOutlook, Survival } from "../hazards";
 import type { Flag } from "./flags";
 import type { Conflict } from "./conflict";
 import type { Stage, Window } from "./stages";
+import type { VerdictReason } from "./verdict-reason";
 
 /** Odds from which a state is called: our judgement. */
 export const CALL = 0.5;
+
+/** Past its packet's days by the calendar of its own growth: counted in days on which it grew. */
+export interface Overdue {
+  daysPast: number;
+  because: string;
+}
 
 /** All that a verdict is drawn from. */
 export interface VerdictContext {
@@ -28,8 +35,8 @@ export interface VerdictContext {
   seenPast: boolean | undefined;
   /** Share of the pieces that are ready, 0 to 1. */
   shareReady: number;
-  /** Set when the calendar outranks size: the reason. */
-  overdue: string | null;
+  /** Set when the calendar outranks size. */
+  overdue: Overdue | null;
   /** True when only the calendar speaks: first crop of the planting, nothing looked at yet. */
   byDatesOnly: boolean;
   /** Kept for its seed. */
@@ -38,11 +45,13 @@ export interface VerdictContext {
   bedNeededOn: IsoDay | null;
   /** First pick of this season, for crops whose picking has to stop. */
   firstPickOn: IsoDay | null;
+  /** Growing year of the plants; null where it is not known. */
+  growingYear: number | null;
   /** A treatment whose interval is not over. */
   ban: PickBan | undefined;
 }
 
-/** What to do, in the app's own words. */
+/** What to do. */
 export interface Verdict {
   kind:
     | "leave"
@@ -59,7 +68,7 @@ export interface Verdict {
     | "hold"
     | "seed"
     | "stop";
-  sentence: string;
+  because: VerdictReason;
   /** P(the state the verdict speaks of). */
   probability: number;
   /** Last good day to take it, for the verdicts that say take. */

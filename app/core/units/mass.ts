@@ -25,16 +25,3 @@ export function toGrams(value: number, unit: MassUnit): number {
 export function fromGrams(grams: number, unit: MassUnit): number {
   return grams / GRAMS[unit];
 }
-
-/** A mass as it is said: "840 g", "2.3 kg", "1 lb 14 oz". */
-export function sayMass(grams: number, system: UnitSystem): string {
-  if (system === "metric") {
-    if (Math.abs(grams) < 999.5) return `${Math.round(grams)} g`;
-    const kg = grams / 1000;
-    return `${kg.toFixed(kg < 9.95 ? 2 : 1).replace(/\.?0+$/, "")} kg`;
-  }
-  const ounces = Math.round(fromGrams(grams, "oz"));
-  if (Math.abs(ounces) < 16) return `${ounces} oz`;
-  const rest = ounces % 16;
-  return `${Math.trunc(ounces / 16)} lb${rest ? ` ${rest} oz` : ""}`;
-}

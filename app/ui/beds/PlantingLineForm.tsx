@@ -1,18 +1,19 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useEffect, useRef } from "react";
 import { useFetcher } from "react-router";
-import type { BedsAnswer } from "~/routes/beds";
-import { ErrorLine, TextInput } from "~/ui/forms/Field";
-import { Action } from "~/ui/shell/Action";
+import type { BedsAnswer } from "~/views/beds/beds-answer";
+import { ErrorLine } from "~/ui/forms/Field";
+import { Action, Bar, TextInput } from "~/ui/theme/parts";
 
 /** A planting typed in one line, read back before it is added. */
 export function PlantingLineForm({ bedId, bedName }: { bedId: string; bedName: string }) {
   const fetcher = useFetcher<BedsAnswer>();
   const field = useRef<HTMLInputElement>(null);
   const answer = fetcher.data;
+  // Emptied with the answer itself: what is typed while the page catches up stays.
   useEffect(() => {
-    if (fetcher.state === "idle" && answer?.done && field.current) field.current.value = "";
-  }, [fetcher.state, answer]);
+    if (answer?.done && field.current) field.current.value = "";
+  }, [answer]);
   return (
     <fetcher.Form method="post">
       <input type="hidden" name="bedId" value={bedId} />
@@ -32,11 +33,8 @@ export function PlantingLineForm({ bedId, bedName }: { bedId: string; bedName: s
       <Box aria-live="polite" marginTop="6px">
         {answer?.sentence && <ErrorLine>{answer.sentence}</ErrorLine>}
         {answer?.understood && (
-          <Box
-            display="flex"
+          <Bar
             gap="12px"
-            alignItems="center"
-            flexWrap="wrap"
             background="card"
             border="1px solid"
             borderColor="line"
@@ -49,7 +47,7 @@ export function PlantingLineForm({ bedId, bedName }: { bedId: string; bedName: s
             <Action tone="loud" name="intent" value="add planting">
               Add it
             </Action>
-          </Box>
+          </Bar>
         )}
         {answer?.done && <chakra.span fontWeight="700">✓ {answer.done}</chakra.span>}
       </Box>

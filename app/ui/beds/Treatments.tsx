@@ -1,15 +1,22 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useFetcher } from "react-router";
-import { shortDay } from "~/core/calendar";
-import type { treatmentsOf } from "~/services/treatments.server";
-import { ErrorLine, Field, TextInput } from "~/ui/forms/Field";
-import { Action } from "~/ui/shell/Action";
+import { ErrorLine, Field } from "~/ui/forms/Field";
+import { Action, Bar, TextInput } from "~/ui/theme/parts";
 import { Card } from "~/ui/shell/Card";
+import { shortDay } from "~/views/words";
 
-type Treatment = ReturnType<typeof treatmentsOf>[number];
+/** A treatment as it is shown, with the day it ends. */
+export interface TreatmentShown {
+  id: string;
+  product: string;
+  treatedOn: string;
+  intervalDays: number;
+  until: string;
+  withdrawnAt: string | null;
+}
 
 /** Treatments of a planting: while a label's interval runs, nothing of it is picked. */
-export function Treatments({ treatments, today }: { treatments: Treatment[]; today: string }) {
+export function Treatments({ treatments, today }: { treatments: TreatmentShown[]; today: string }) {
   const fetcher = useFetcher<{ errors?: Partial<Record<string, string>>; done?: string }>();
   const errors = fetcher.data?.errors ?? {};
   return (
@@ -19,12 +26,10 @@ export function Treatments({ treatments, today }: { treatments: Treatment[]; tod
         word; products allowed in organic growing have such days too.
       </chakra.p>
       {treatments.map((t) => (
-        <Box key={t.id} display="flex" flexWrap="wrap" alignItems="center" gap="0 10px">
+        <Bar key={t.id} gap="0 10px">
           <chakra.span flex="1 1 240px" textDecoration={t.withdrawnAt ? "line-through" : "none"}>
-            <strong>{t.product}</strong>, {shortDay(t.treatedOn, today.slice(0, 4))}, {t.intervalDays} days:{" "}
-            {t.until > today
-              ? `not before ${shortDay(t.until, today.slice(0, 4))}`
-              : `over since ${shortDay(t.until, today.slice(0, 4))}`}
+            <strong>{t.product}</strong>, {shortDay(t.treatedOn, today)}, {t.intervalDays} days:{" "}
+            {t.until > today ? `not before ${shortDay(t.until, today)}` : `over since ${shortDay(t.until, today)}`}
           </chakra.span>
           <fetcher.Form method="post">
             <input type="hidden" name="treatmentId" value={t.id} />
@@ -38,7 +43,7 @@ export function Treatments({ treatments, today }: { treatments: Treatment[]; tod
               {t.withdrawnAt ? "It was done after all" : "Typed by mistake"}
             </Action>
           </fetcher.Form>
-        </Box>
+        </Bar>
       ))}
       {/* Empty again once one is logged, so that it is not logged twice. */}
       <fetcher.Form method="post" key={treatments.length}>

@@ -1,8 +1,8 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
-import type { CheckView } from "~/services/check-view.server";
-import { Field, TextInput } from "~/ui/forms/Field";
-import { Action } from "~/ui/shell/Action";
+import type { CheckView } from "~/views/check/check-view";
+import { Field } from "~/ui/forms/Field";
+import { Action, TextInput } from "~/ui/theme/parts";
 
 interface CountPanelProps {
   view: CheckView;

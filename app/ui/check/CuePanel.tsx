@@ -1,12 +1,13 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import { Fold } from "~/ui/shell/Fold";
-import type { CheckView } from "~/services/check-view.server";
-import type { CueView } from "~/services/cue-view.server";
+import type { CheckView } from "~/views/check/check-view";
+import type { CueView } from "~/views/check/cue-view";
 import type { UnitSystem } from "~/core/units";
 import { CountPanel } from "./CountPanel";
 import { MeasureSize } from "./MeasureSize";
 import type { LookDetail } from "./useLooks";
+import { Bar, Chip, Quiet, QuietSpan } from "~/ui/theme/parts";
 
 interface CuePanelProps {
   view: CheckView;
@@ -47,30 +48,14 @@ export function CuePanel({ view, units, tapped, onTap, onCount }: CuePanelProps)
       {done.map(show)}
       {lead.map(show)}
       {view.plants > 1 && view.cues.length > 0 && (
-        <Box role="group" aria-label="How many I look at" display="flex" alignItems="center" gap="6px" flexWrap="wrap">
-          <chakra.span color="soft" marginRight="4px">
-            I look at
-          </chakra.span>
+        <Bar role="group" aria-label="How many I look at" gap="6px">
+          <QuietSpan marginRight="4px">I look at</QuietSpan>
           {SAMPLES.map(([n, words]) => (
-            <chakra.button
-              key={n}
-              type="button"
-              aria-pressed={sampleOf === n}
-              onClick={() => setSampleOf(n)}
-              minHeight="48px"
-              paddingInline="14px"
-              color="ink"
-              border="2px solid"
-              borderColor={sampleOf === n ? "ink" : "line"}
-              background={sampleOf === n ? "chosen" : "transparent"}
-              fontWeight={sampleOf === n ? 700 : 400}
-              borderRadius="seed"
-              cursor="pointer"
-            >
+            <Chip key={n} aria-pressed={sampleOf === n} onClick={() => setSampleOf(n)}>
               {words}
-            </chakra.button>
+            </Chip>
           ))}
-        </Box>
+        </Bar>
       )}
       {(rest.length > 0 || view.countable) && (
         <Fold summary={rest.length > 0 ? `More to look for (${rest.length})` : "Count"}>
@@ -99,40 +84,30 @@ function CueButtons({ cue, units, chosen, onTap }: CueButtonsProps) {
         {cue.ask}
       </chakra.legend>
       {(cue.how || cue.before) && (
-        <chakra.p margin="0" color="soft" fontSize="0.98rem">
+        <Quiet size="small">
           {cue.how?.replace(/\.$/, "")}
           {cue.how && cue.before ? ". " : ""}
           {cue.before && `Before, ${cue.before}.`}
-        </chakra.p>
+        </Quiet>
       )}
       <Box display="grid" gridTemplateColumns="repeat(auto-fit, minmax(104px, 1fr))" gap="8px" marginTop="8px">
         {cue.readings.map((r) => (
-          <chakra.button
+          <Chip
             key={r.id}
-            type="button"
+            size="large"
             aria-pressed={chosen === r.id}
             onClick={() => onTap(chosen === r.id ? "" : r.id)}
-            minHeight="64px"
-            padding="8px 6px"
-            lineHeight="1.2"
-            fontSize="1rem"
-            color="ink"
-            background={chosen === r.id ? "chosen" : "card"}
-            border="2px solid"
-            borderColor={chosen === r.id ? "ink" : "line"}
-            borderRadius="seed"
-            cursor="pointer"
           >
-            <chakra.span display="block" fontWeight={chosen === r.id ? 700 : 400}>
+            <chakra.span display="block">
               {chosen === r.id && <span aria-hidden>✓ </span>}
               {r.everyday ?? r.text}
             </chakra.span>
             {r.everyday && (
-              <chakra.span display="block" color="soft" fontSize="0.92rem">
+              <QuietSpan display="block" fontSize="0.92rem" fontWeight="400">
                 {r.text}
-              </chakra.span>
+              </QuietSpan>
             )}
-          </chakra.button>
+          </Chip>
         ))}
       </Box>
       {advice && (

@@ -1,10 +1,11 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
-import { nearestObject, sayLength, type UnitSystem } from "~/core/units";
-import type { MeasureView } from "~/services/cue-view.server";
-import { Action } from "~/ui/shell/Action";
+import { type UnitSystem } from "~/core/units";
+import type { MeasureView } from "~/views/check/cue-view";
+import { Action } from "~/ui/theme/parts";
 import { Fold } from "~/ui/shell/Fold";
 import { ink } from "~/ui/theme";
+import { nearestObject, sayLength } from "~/views/words";
 
 interface MeasureSizeProps {
   measure: MeasureView;

@@ -1,8 +1,9 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { Link } from "react-router";
-import type { CheckView } from "~/services/check-view.server";
+import type { CheckView } from "~/views/check/check-view";
 import { Fold } from "~/ui/shell/Fold";
 import { ReadinessArc } from "~/ui/arc/ReadinessArc";
+import { Quiet, QuietSpan } from "~/ui/theme/parts";
 
 /** The arc and the verdict, moving as cues are tapped. */
 export function VerdictHead({ view, pending }: { view: CheckView; pending: boolean }) {
@@ -48,9 +49,7 @@ export function HowToTake({ view }: { view: CheckView }) {
         </chakra.p>
       ))}
       <chakra.p margin="0 0 6px">{view.how}</chakra.p>
-      <chakra.p margin="0 0 6px" color="soft">
-        {view.waiting}
-      </chakra.p>
+      <Quiet margin="0 0 6px">{view.waiting}</Quiet>
       {view.caution && (
         <chakra.p margin="0 0 6px">
           <strong>Take care: </strong>
@@ -89,7 +88,7 @@ function WhyThis({ view }: { view: CheckView }) {
             <div key={what}>
               <dt>{what}</dt>
               <dd>
-                {value} <chakra.span color="soft">({standing})</chakra.span>
+                {value} <QuietSpan>({standing})</QuietSpan>
               </dd>
             </div>
           ))}

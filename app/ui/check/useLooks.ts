@@ -1,4 +1,5 @@
 import { useState } from "react";
+import type { EntryBody } from "~/core/entries";
 import { useOutbox } from "~/ui/outbox/OutboxProvider";
 
 /** What goes with a tap: how many were looked at, and the size when it was measured. */
@@ -8,18 +9,18 @@ export interface LookDetail {
 }
 
 /** Sends each tap at once and shows it as chosen meanwhile; without signal it is kept and sent later. */
-export function useLooks(plantingId: string, takenOn: string) {
+export function useLooks(plantingId: string, crop: string) {
   const { send } = useOutbox();
   const [tapped, setTapped] = useState<Record<string, string>>({});
   const [sending, setSending] = useState(0);
   const [note, setNote] = useState<string | null>(null);
-  const sendNow = async (what: string, fields: Record<string, string>) => {
+  const sendNow = async (body: EntryBody, words: string) => {
     setSending((n) => n + 1);
-    const result = await send("/looks", what, { plantingId, ...fields });
+    const result = await send(body, words);
     setSending((n) => n - 1);
     if (result.status === "waits for signal")
       setNote("No signal: the look is kept, the verdict follows when it is back.");
-    else setNote(result.status === "refused" ? (Object.values(result.errors)[0] ?? "That look was refused.") : null);
+    else setNote(result.status === "refused" ? result.sentence : null);
   };
   return {
     tapped,
@@ -27,15 +28,19 @@ export function useLooks(plantingId: string, takenOn: string) {
     note,
     tap: (cueId: string, readingId: string, { sampleOf, measuredMm }: LookDetail = {}) => {
       setTapped((before) => ({ ...before, [cueId]: readingId }));
-      return sendNow("A look", {
-        cueId,
-        readingId,
-        takenOn,
-        ...(sampleOf && sampleOf > 1 ? { sampleOf: String(sampleOf) } : {}),
-        ...(measuredMm ? { measuredMm: String(measuredMm) } : {}),
-      });
+      return sendNow(
+        {
+          kind: "look",
+          plantingId,
+          cueId,
+          readingId: readingId || null,
+          ...(sampleOf && sampleOf > 1 ? { sampleOf } : {}),
+          ...(measuredMm ? { measuredMm } : {}),
+        },
+        `${crop}: a look`,
+      );
     },
     count: (what: "ready" | "leaves", number: string) =>
-      sendNow("A count", { intent: "count", what, number, countedOn: takenOn }),
+      sendNow({ kind: "count", plantingId, what, number }, `${crop}: ${number} counted`),
   };
 }

@@ -1,27 +1,6 @@
 import { chakra } from "@chakra-ui/react";
 import { useId, type ReactNode } from "react";
-
-const box = {
-  base: {
-    minHeight: "48px",
-    width: "100%",
-    minWidth: 0,
-    paddingInline: "12px",
-    paddingBlock: "8px",
-    fontSize: "1rem",
-    fontFamily: "body",
-    color: "ink",
-    background: "card",
-    border: "2px solid",
-    borderColor: "edge",
-    borderRadius: "10px",
-    "&::placeholder": { color: "soft", opacity: 1 },
-    "&[aria-invalid=true]": { borderColor: "persimmon" },
-  },
-} as const;
-
-export const TextInput = chakra("input", box);
-export const Choice = chakra("select", box);
+import { ErrorText, FieldNote } from "~/ui/theme/parts";
 
 interface FieldProps {
   label: string;
@@ -39,9 +18,9 @@ export function Field({ label, help, error, children }: FieldProps) {
         {label}
       </chakra.label>
       {children({ id, "aria-describedby": `${id}-help`, "aria-invalid": Boolean(error) })}
-      <chakra.div id={`${id}-help`} fontSize="0.95rem" color={error ? "persimmon" : "soft"} aria-live="polite">
+      <FieldNote id={`${id}-help`} aria-live="polite">
         {error ? <ErrorLine>{error}</ErrorLine> : help}
-      </chakra.div>
+      </FieldNote>
     </chakra.div>
   );
 }
@@ -49,9 +28,9 @@ export function Field({ label, help, error, children }: FieldProps) {
 /** A sentence that says what is wrong; the mark says so without colour too. */
 export function ErrorLine({ children }: { children: ReactNode }) {
   return (
-    <chakra.span role="alert" color="persimmon" fontWeight="700">
+    <ErrorText role="alert">
       <span aria-hidden>▲ </span>
       {children}
-    </chakra.span>
+    </ErrorText>
   );
 }

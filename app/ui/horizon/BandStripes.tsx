@@ -1,5 +1,5 @@
 import { Box } from "@chakra-ui/react";
-import type { Band } from "~/services/bands.server";
+import type { Band } from "~/views/sky/bands";
 import { BAND_ORDER, BAND_PATTERN } from "./bands";
 
 /** The bands over a stretch of `count` days; its parent gives the place. */

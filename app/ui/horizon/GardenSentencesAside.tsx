@@ -1,6 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { Link } from "react-router";
-import type { GardenSentence, GardenSentences } from "~/core/garden";
+import type { GardenSentence, GardenSentences } from "~/views/horizon/garden-sentences";
+import { PlainList, Quiet } from "~/ui/theme/parts";
 
 const PARTS = [
   ["best", "At its best", "Nothing is at its best today."],
@@ -29,17 +30,15 @@ export function GardenSentencesAside({ sentences }: { sentences: GardenSentences
             {title}
           </chakra.h2>
           {sentences[part].length === 0 ? (
-            <chakra.p margin="0" color="soft">
-              {none}
-            </chakra.p>
+            <Quiet>{none}</Quiet>
           ) : (
-            <chakra.ul listStyleType="none" padding="0" margin="0" display="grid" gap="8px">
+            <PlainList display="grid" gap="8px">
               {sentences[part].map((s, i) => (
                 <li key={i}>
                   <SentenceLine sentence={s} cold={part === "threatened"} />
                 </li>
               ))}
-            </chakra.ul>
+            </PlainList>
           )}
         </Box>
       ))}

@@ -1,7 +1,8 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { Form, Link } from "react-router";
-import type { HorizonView } from "~/services/horizon-view.server";
-import { Action, ActionLink } from "~/ui/shell/Action";
+import { Link } from "react-router";
+import type { HorizonView } from "~/views/horizon/horizon-view";
+import { StartRound } from "~/ui/round/StartRound";
+import { ActionLink, Bar, Quiet, QuietSpan } from "~/ui/theme/parts";
 import { GardenSentencesAside } from "./GardenSentencesAside";
 import { HorizonBoard } from "./HorizonBoard";
 
@@ -9,15 +10,9 @@ import { HorizonBoard } from "./HorizonBoard";
 export function HorizonPage({ view }: { view: HorizonView }) {
   return (
     <Box>
-      <Box
-        display="flex"
-        flexWrap="wrap"
-        alignItems="center"
-        gap="10px 28px"
-        padding={{ base: "14px 16px", md: "14px 28px" }}
-      >
+      <Bar gap="10px 28px" padding={{ base: "14px 16px", md: "14px 28px" }}>
         <chakra.h1 fontSize={{ base: "1.6rem", md: "1.9rem" }}>{view.title}</chakra.h1>
-        <chakra.p flex="1 1 300px" color="soft" margin="0" maxWidth="62ch">
+        <Quiet flex="1 1 300px" maxWidth="62ch">
           {view.summary.map((part, i) =>
             i % 2 ? (
               <chakra.strong key={i} color="ink">
@@ -27,9 +22,14 @@ export function HorizonPage({ view }: { view: HorizonView }) {
               part
             ),
           )}
-        </chakra.p>
+        </Quiet>
         <RoundButton round={view.round} />
-      </Box>
+      </Bar>
+      {view.notices.map((notice) => (
+        <chakra.p key={notice} role="status" margin="0" padding={{ base: "0 16px 12px", md: "0 28px 12px" }}>
+          <strong>{notice}</strong> <Link to="/notes">See the notes</Link>
+        </chakra.p>
+      ))}
       {!view.weatherKnown && (
         <chakra.p margin="0" padding={{ base: "0 16px 12px", md: "0 28px 12px" }}>
           No forecast yet, so the days ahead are{" "}
@@ -68,12 +68,6 @@ function RoundButton({ round }: { round: HorizonView["round"] }) {
       </ActionLink>
     );
   if (round.status === "none")
-    return <chakra.span color="soft">{round.next ? `Next round: ${round.next}` : "No round is due"}</chakra.span>;
-  return (
-    <Form method="post" action="/round">
-      <Action tone="loud" type="submit" name="intent" value="start">
-        Start today’s round · {round.minutes} min
-      </Action>
-    </Form>
-  );
+    return <QuietSpan>{round.next ? `Next round: ${round.next}` : "No round is due"}</QuietSpan>;
+  return <StartRound>Start today’s round · {round.minutes} min</StartRound>;
 }

@@ -1,5 +1,5 @@
 import { ink } from "~/ui/theme";
-import type { Band } from "~/services/bands.server";
+import type { Band } from "~/views/sky/bands";
 
 /** Each kind of band has its own pattern, so that colour is not needed to tell them apart. */
 export const BAND_PATTERN: Record<Band["kind"], React.CSSProperties> = {

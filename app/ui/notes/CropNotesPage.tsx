@@ -1,13 +1,14 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { Form, Link, useActionData } from "react-router";
-import type { NotesAnswer } from "~/routes/crop-notes";
-import type { CropNotes } from "~/services/field-notes-view.server";
-import { sayLength, type UnitSystem } from "~/core/units";
-import { ErrorLine, Field, TextInput } from "~/ui/forms/Field";
-import { Action, ActionLink } from "~/ui/shell/Action";
+import type { NotesAnswer } from "~/views/notes/notes-answer";
+import type { CropNotes } from "~/views/notes/field-notes-view";
+import { type UnitSystem } from "~/core/units";
+import { ErrorLine, Field } from "~/ui/forms/Field";
+import { Action, ActionLink, Bar, PlainList, Quiet, QuietSpan, TextInput } from "~/ui/theme/parts";
 import { Fold } from "~/ui/shell/Fold";
 import { CropSheet } from "./CropSheet";
 import { ValueRow } from "./ValueRow";
+import { sayLength } from "~/views/words";
 
 /** One crop of the field notes: its sheet, the schools to choose from, varieties, every value with its standing. */
 export function CropNotesPage({ notes, units }: { notes: CropNotes; units: UnitSystem }) {
@@ -16,7 +17,7 @@ export function CropNotesPage({ notes, units }: { notes: CropNotes; units: UnitS
   const changed = notes.values.filter((v) => v.own).length;
   return (
     <Box maxWidth="1180px" margin="0 auto" padding={{ base: "14px 18px", md: "20px 28px" }}>
-      <Box display="flex" flexWrap="wrap" alignItems="baseline" justifyContent="space-between" gap="4px 20px">
+      <Bar alignItems="baseline" spread="yes" gap="4px 20px">
         <chakra.h1 fontSize={{ base: "1.9rem", md: "2.2rem" }}>{notes.name}</chakra.h1>
         <Box display="flex" gap="10px">
           <ActionLink href={`/notes/sheets?crop=${notes.id}`} size="small">
@@ -26,12 +27,12 @@ export function CropNotesPage({ notes, units }: { notes: CropNotes; units: UnitS
             All crops
           </ActionLink>
         </Box>
-      </Box>
-      <chakra.p color="soft" margin="0 0 12px">
+      </Bar>
+      <Quiet margin="0 0 12px">
         {[notes.own ? "your own crop" : "", notes.family, notes.alsoCalled.length ? `also ${notes.alsoCalled.join(", ")}` : ""] // prettier-ignore
           .filter(Boolean)
           .join(" · ")}
-      </chakra.p>
+      </Quiet>
       <Box
         display="grid"
         gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "minmax(0, 7fr) minmax(0, 5fr)" }}
@@ -56,23 +57,23 @@ export function CropNotesPage({ notes, units }: { notes: CropNotes; units: UnitS
       <chakra.h2 fontSize="1.25rem" margin="20px 0 2px">
         Every value, and yours
       </chakra.h2>
-      <chakra.p color="soft" margin="0">
+      <Quiet>
         What you change holds in this garden and says so; the handbook’s value can always come back.
         {changed > 0 ? ` ${changed} ${changed === 1 ? "value is" : "values are"} yours.` : ""}
-      </chakra.p>
+      </Quiet>
       {parts.map((part) => (
         <Fold
           key={part}
           summary={part.charAt(0).toUpperCase() + part.slice(1)}
           open={notes.values.some((v) => v.part === part && v.path === answer?.at)}
         >
-          <chakra.ul margin="0" padding="0" listStyleType="none">
+          <PlainList>
             {notes.values
               .filter((v) => v.part === part)
               .map((v) => (
                 <ValueRow key={v.path} value={v} answer={answer?.at === v.path ? answer : undefined} />
               ))}
-          </chakra.ul>
+          </PlainList>
         </Fold>
       ))}
       <Fold summary="The handbook’s own words">
@@ -82,7 +83,7 @@ export function CropNotesPage({ notes, units }: { notes: CropNotes; units: UnitS
             <chakra.ul margin="0" paddingLeft="18px" listStyleType="disc">
               {s.lines.map((l) => (
                 <li key={l.text}>
-                  {l.text} <chakra.span color="soft">({l.standing})</chakra.span>
+                  {l.text} <QuietSpan>({l.standing})</QuietSpan>
                 </li>
               ))}
             </chakra.ul>
@@ -150,9 +151,9 @@ function SchoolChoice({ school, answer }: { school: CropNotes["schools"][number]
             </chakra.button>
           ))}
         </Box>
-        <chakra.p margin="4px 0 0" color="soft" fontSize="0.95rem">
+        <Quiet margin="4px 0 0" size="small">
           {answer?.sentence ?? `${school.why} (${school.standing}).`}
-        </chakra.p>
+        </Quiet>
       </chakra.fieldset>
     </Form>
   );
@@ -164,11 +165,9 @@ function Varieties({ notes, units, answer }: { notes: CropNotes; units: UnitSyst
   return (
     <Box>
       {notes.varieties.length === 0 ? (
-        <chakra.p margin="0 0 6px" color="soft">
-          None yet. Write down what differs: its colour when ripe, its size, its packet.
-        </chakra.p>
+        <Quiet margin="0 0 6px">None yet. Write down what differs: its colour when ripe, its size, its packet.</Quiet>
       ) : (
-        <chakra.ul margin="0 0 8px" padding="0" listStyleType="none">
+        <PlainList margin="0 0 8px">
           {notes.varieties.map((v) => (
             <chakra.li key={v.id} display="flex" gap="10px" alignItems="center" justifyContent="space-between">
               <span>
@@ -189,7 +188,7 @@ function Varieties({ notes, units, answer }: { notes: CropNotes; units: UnitSyst
               </Form>
             </chakra.li>
           ))}
-        </chakra.ul>
+        </PlainList>
       )}
       {answer?.sentence && <chakra.p margin="0 0 6px">{answer.sentence}</chakra.p>}
       <Fold summary="Write down a variety" quiet open={Object.keys(errors).length > 0}>

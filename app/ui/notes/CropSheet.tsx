@@ -1,6 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
-import type { CropNotes } from "~/services/field-notes-view.server";
+import type { CropNotes } from "~/views/notes/field-notes-view";
 import { ink } from "~/ui/theme";
+import { PlainList, QuietSpan } from "~/ui/theme/parts";
 
 /** Where a reading stands on the arc, 0 foot left to 1 foot right; null off it. */
 const ON_ARC: Record<string, number | null> = {
@@ -41,13 +42,13 @@ export function CropSheet({ notes, standings }: { notes: CropNotes; standings: b
           <Box key={cue.id} css={{ breakInside: "avoid" }} borderTop="1px solid" borderColor="line" paddingTop="6px">
             <chakra.h3 fontSize="1.02rem" fontFamily="body" fontWeight="700">
               {cue.ask}{" "}
-              <chakra.span color="soft" fontWeight="400">
+              <QuietSpan fontWeight="400">
                 {cue.auto ? "worked out by itself" : TELLS[cue.weight]}
                 {standings ? ` · ${cue.standing}` : ""}
-              </chakra.span>
+              </QuietSpan>
             </chakra.h3>
             {cue.how && <chakra.p margin="0">{cue.how}</chakra.p>}
-            <chakra.ul margin="4px 0 0" padding="0" listStyleType="none" display="flex" flexWrap="wrap" gap="4px 16px">
+            <PlainList margin="4px 0 0" display="flex" flexWrap="wrap" gap="4px 16px">
               {cue.readings.map((r) => (
                 <chakra.li key={r.text} display="inline-flex" alignItems="center" gap="6px">
                   <Spot at={ON_ARC[r.means] ?? null} />
@@ -56,7 +57,7 @@ export function CropSheet({ notes, standings }: { notes: CropNotes; standings: b
                   </span>
                 </chakra.li>
               ))}
-            </chakra.ul>
+            </PlainList>
           </Box>
         ))}
       </Box>
@@ -74,7 +75,7 @@ export function CropSheet({ notes, standings }: { notes: CropNotes; standings: b
           <Box key={what} display="contents">
             <chakra.dt fontWeight="700">{what}</chakra.dt>
             <chakra.dd margin={{ base: "0 0 6px", md: "0" }}>
-              {text} {standings && <chakra.span color="soft">({standing})</chakra.span>}
+              {text} {standings && <QuietSpan>({standing})</QuietSpan>}
             </chakra.dd>
           </Box>
         ))}

@@ -1,8 +1,8 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { Form, Link } from "react-router";
-import type { cropNames, notesList } from "~/services/field-notes-view.server";
-import { Choice, Field, TextInput } from "~/ui/forms/Field";
-import { Action, ActionLink } from "~/ui/shell/Action";
+import type { cropNames, notesList } from "~/views/notes/field-notes-view";
+import { Field } from "~/ui/forms/Field";
+import { Action, ActionLink, Bar, Choice, PlainList, Quiet, TextInput } from "~/ui/theme/parts";
 import { Fold } from "~/ui/shell/Fold";
 
 interface NotesListProps {
@@ -17,14 +17,14 @@ export function NotesListPage({ typed, list, names, errors }: NotesListProps) {
   const wrong = Object.keys(errors).length > 0;
   return (
     <Box maxWidth="1180px" margin="0 auto" padding={{ base: "14px 18px", md: "22px 28px" }}>
-      <Box display="flex" flexWrap="wrap" alignItems="end" justifyContent="space-between" gap="10px 24px">
+      <Bar alignItems="end" spread="yes" gap="10px 24px">
         <chakra.h1 fontSize={{ base: "1.9rem", md: "2.2rem" }}>Field notes</chakra.h1>
         {list.anyGrowing && (
           <ActionLink href="/notes/sheets" size="small">
             Sheets of what grows here
           </ActionLink>
         )}
-      </Box>
+      </Bar>
       <Form role="search" style={{ margin: "12px 0 6px" }}>
         <Box display="grid" gridTemplateColumns={{ base: "1fr auto", md: "minmax(0, 420px) auto 1fr" }} gap="10px">
           <TextInput
@@ -37,18 +37,18 @@ export function NotesListPage({ typed, list, names, errors }: NotesListProps) {
           <Action type="submit">Search</Action>
         </Box>
       </Form>
-      <chakra.p color="soft" margin="0 0 14px">
+      <Quiet margin="0 0 14px">
         {list.count === 0
           ? `Nothing in the notes speaks of “${typed}”.`
           : `${list.count} ${list.count === 1 ? "crop" : "crops"}${typed ? ` speak of “${typed}”` : ""}. A dot marks what grows here.`}
-      </chakra.p>
+      </Quiet>
       <Box columns={{ base: 1, md: 3, xl: 4 }} css={{ columnGap: "28px" }}>
         {list.groups.map((g) => (
           <chakra.section key={g.group} marginBottom="18px" css={{ breakInside: "avoid-column" }}>
             <chakra.h2 fontSize="1.15rem" borderBottom="1px solid" borderColor="line" marginBottom="2px">
               {GROUP_WORDS[g.group] ?? g.group}
             </chakra.h2>
-            <chakra.ul margin="0" padding="0" listStyleType="none">
+            <PlainList>
               {g.crops.map((c) => (
                 <li key={c.id}>
                   <CropLink to={`/notes/${c.id}`} discover="none">
@@ -61,7 +61,7 @@ export function NotesListPage({ typed, list, names, errors }: NotesListProps) {
                   </CropLink>
                 </li>
               ))}
-            </chakra.ul>
+            </PlainList>
           </chakra.section>
         ))}
       </Box>

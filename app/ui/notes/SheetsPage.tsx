@@ -1,6 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
-import type { CropNotes } from "~/services/field-notes-view.server";
-import { Action } from "~/ui/shell/Action";
+import type { CropNotes } from "~/views/notes/field-notes-view";
+import { Action } from "~/ui/theme/parts";
 import { CropSheet } from "./CropSheet";
 
 /** Crop sheets to print, a page each. */

@@ -1,9 +1,9 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { Form } from "react-router";
-import type { NotesAnswer } from "~/routes/crop-notes";
-import type { CropNotes } from "~/services/field-notes-view.server";
-import { Choice, Field, TextInput } from "~/ui/forms/Field";
-import { Action } from "~/ui/shell/Action";
+import type { NotesAnswer } from "~/views/notes/notes-answer";
+import type { CropNotes } from "~/views/notes/field-notes-view";
+import { Field } from "~/ui/forms/Field";
+import { Action, Bar, Choice, TextInput } from "~/ui/theme/parts";
 
 type Value = CropNotes["values"][number];
 
@@ -31,7 +31,7 @@ export function ValueRow({ value, answer }: { value: Value; answer: NotesAnswer 
             {value.own ? "this household" : value.standing || "the handbook’s word"}
           </chakra.span>
         </chakra.summary>
-        <Box display="flex" flexWrap="wrap" gap="10px" alignItems="start" paddingBottom="10px">
+        <Bar gap="10px" alignItems="start" paddingBottom="10px">
           <Form
             method="post"
             preventScrollReset
@@ -60,7 +60,7 @@ export function ValueRow({ value, answer }: { value: Value; answer: NotesAnswer 
               </Action>
             </Form>
           )}
-        </Box>
+        </Bar>
       </chakra.details>
     </chakra.li>
   );

@@ -1,45 +1,64 @@
-import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from "react";
+import { createContext, useCallback, useContext, useEffect, useMemo, useState, type ReactNode } from "react";
 import { useRevalidator } from "react-router";
-import { changeOutbox, postEntry, readOutbox, type OutboxEntry, type SendResult } from "./store";
+import type { EntryBody } from "~/core/entries";
+import type { UnitSystem } from "~/core/units";
+import type { ContainerToChoose } from "~/views/ledger/container-words";
+import type { EntryStore, KeptEntry } from "./kept-entry";
+import { withStore } from "./opened-store";
+import { sendWaiting } from "./sender";
+
+export type SendResult =
+  | { status: "saved"; id: string }
+  | { status: "waits for signal"; id: string }
+  | { status: "refused"; id: string; sentence: string; fields: Record<string, string> };
 
 interface Outbox {
   /** Entries kept on this device until there is signal. */
   waiting: number;
-  /** Entries the garden refused when they were sent later. */
-  problems: OutboxEntry[];
-  send: (to: OutboxEntry["to"], words: string, fields: Record<string, string>) => Promise<SendResult>;
+  /** Entries the garden refused, until they are put right or dropped. */
+  problems: KeptEntry[];
+  /** What could not be read, as it stood. */
+  aside: unknown[];
+  /** The device keeps nothing: what waits is gone with the page. */
+  forgets: boolean;
+  /** Writes it down, then sends it; `onWritten` hears its number in between. */
+  send: (body: EntryBody, words: string, onWritten?: (id: string) => void) => Promise<SendResult>;
+  /** Sends a refused entry again with another body. */
+  putRight: (id: string, body: EntryBody, words: string) => Promise<SendResult>;
+  /** A refusal whose form is still open is put right there, and said there only. */
+  holdInForm: (id: string, held: boolean) => void;
   drop: (id: string) => Promise<void>;
+  dropAside: () => Promise<void>;
+  /** For putting an entry right: what may have stood on the scale, and how amounts are said. */
+  containers: readonly ContainerToChoose[];
+  units: UnitSystem;
 }
 
 const OutboxContext = createContext<Outbox | null>(null);
 const RETRY_MS = 10_000;
 
-/**
- * Entries are written down on the device first and then sent; without signal they wait and go later,
- * each once, in order.
- */
-export function OutboxProvider({ children }: { children: ReactNode }) {
-  const [entries, setEntries] = useState<OutboxEntry[]>([]);
+/** What is on the device, as the screen shows it. */
+function useKept() {
+  const [kept, setKept] = useState<{ entries: KeptEntry[]; aside: unknown[]; forgets: boolean }>({ entries: [], aside: [], forgets: false }); // prettier-ignore
+  const refresh = useCallback(async (store: EntryStore) => {
+    const [entries, aside] = [await store.all(), await store.aside()];
+    setKept({ entries, aside, forgets: store.forgets });
+    return entries;
+  }, []);
+  return { kept, refresh };
+}
+
+/** Sends what waits: when the page opens, when the signal is back, and every few seconds while something waits. */
+function useSender(refresh: (store: EntryStore) => Promise<KeptEntry[]>, waiting: number) {
   const { revalidate } = useRevalidator();
-
-  // One run at a time, oldest entry first: what was undone without signal must not be sent before what it undoes.
-  const running = useRef<Promise<void>>(Promise.resolve());
-  const flush = useCallback(() => {
-    running.current = running.current.then(async () => {
-      let settled = 0;
-      for (const entry of (await readOutbox()).filter((e) => e.problem === null)) {
-        const result = await postEntry(entry);
-        if (result.status === "waits for signal") break;
-        await settle(entry.id, result);
-        settled++;
-      }
-      setEntries(await readOutbox());
-      if (settled > 0) void revalidate();
-    });
-    return running.current;
-  }, [revalidate]);
-
-  const waiting = entries.filter((e) => e.problem === null).length;
+  const flush = useCallback(async () => {
+    const { settled, left } = await withStore(async (store) => ({
+      settled: await sendWaiting(store),
+      left: await refresh(store),
+    }));
+    if (settled > 0) void revalidate();
+    return left;
+  }, [refresh, revalidate]);
   useEffect(() => {
     const again = () => void flush();
     window.addEventListener("online", again);
@@ -55,39 +74,72 @@ export function OutboxProvider({ children }: { children: ReactNode }) {
     const timer = setInterval(() => void flush(), RETRY_MS);
     return () => clearInterval(timer);
   }, [waiting, flush]);
-
-  const send = useCallback<Outbox["send"]>(
-    async (to, words, fields) => {
-      const id = crypto.randomUUID();
-      await changeOutbox((all) => [...all, { id, to, words, fields, problem: null, errors: {} }]);
-      await flush();
-      const left = (await readOutbox()).find((e) => e.id === id);
-      if (!left) return { status: "saved" };
-      if (left.problem === null) return { status: "waits for signal" };
-      // Refused while its form is still open: it goes back there, where everything typed still stands.
-      await changeOutbox((all) => all.filter((e) => e.id !== id));
-      setEntries(await readOutbox());
-      return { status: "refused", errors: left.errors };
-    },
-    [flush],
-  );
-  const drop = useCallback(async (id: string) => {
-    await changeOutbox((all) => all.filter((e) => e.id !== id));
-    setEntries(await readOutbox());
-  }, []);
-
-  const outbox = useMemo(
-    () => ({ waiting, problems: entries.filter((e) => e.problem !== null), send, drop }),
-    [entries, waiting, send, drop],
-  );
-  return <OutboxContext value={outbox}>{children}</OutboxContext>;
+  return flush;
 }
 
-/** Takes a saved entry out; marks a refused one with what was wrong. */
-function settle(id: string, result: SendResult): Promise<void> {
-  if (result.status !== "refused") return changeOutbox((all) => all.filter((e) => e.id !== id));
-  const problem = Object.values(result.errors)[0] ?? "The garden refused it.";
-  return changeOutbox((all) => all.map((e) => (e.id === id ? { ...e, problem, errors: result.errors } : e)));
+/** What became of an entry after a sending. */
+function resultOf(id: string, left: readonly KeptEntry[]): SendResult {
+  const still = left.find((e) => e.id === id);
+  if (!still) return { status: "saved", id };
+  return still.problem ? { status: "refused", id, ...still.problem } : { status: "waits for signal", id };
+}
+
+/** What can be done with entries on the device. */
+function useEntryActs(flush: () => Promise<KeptEntry[]>, refresh: (store: EntryStore) => Promise<KeptEntry[]>) {
+  return useMemo(() => {
+    const change = (act: (store: EntryStore) => Promise<void>) =>
+      withStore(async (store) => {
+        await act(store);
+        await refresh(store);
+      });
+    const send: Outbox["send"] = async (body, words, onWritten) => {
+      const id = await withStore((store) => store.add(body, words));
+      onWritten?.(id);
+      return resultOf(id, await flush());
+    };
+    const putRight: Outbox["putRight"] = async (id, body, words) => {
+      await withStore((store) => store.replace(id, body, words));
+      return resultOf(id, await flush());
+    };
+    return {
+      send,
+      putRight,
+      drop: (id: string) => change((store) => store.remove(id)),
+      dropAside: () => change((store) => store.dropAside()),
+    };
+  }, [flush, refresh]);
+}
+
+interface OutboxProviderProps extends Pick<Outbox, "containers" | "units"> {
+  children: ReactNode;
+}
+
+/**
+ * Entries are written down on the device first and then sent; without signal they wait and go later, each once.
+ */
+export function OutboxProvider({ containers, units, children }: OutboxProviderProps) {
+  const { kept, refresh } = useKept();
+  const [held, setHeld] = useState<readonly string[]>([]);
+  const waiting = kept.entries.filter((e) => e.problem === null).length;
+  const acts = useEntryActs(useSender(refresh, waiting), refresh);
+  const holdInForm = useCallback<Outbox["holdInForm"]>(
+    (id, isHeld) => setHeld((before) => (isHeld ? [...before, id] : before.filter((h) => h !== id))),
+    [],
+  );
+  const outbox = useMemo(
+    () => ({
+      ...acts,
+      waiting,
+      problems: kept.entries.filter((e) => e.problem !== null && !held.includes(e.id)),
+      aside: kept.aside,
+      forgets: kept.forgets,
+      holdInForm,
+      containers,
+      units,
+    }),
+    [acts, kept, waiting, held, holdInForm, containers, units],
+  );
+  return <OutboxContext value={outbox}>{children}</OutboxContext>;
 }
 
 export function useOutbox(): Outbox {

@@ -1,50 +1,56 @@
-import { Box, chakra } from "@chakra-ui/react";
+import { Box } from "@chakra-ui/react";
 import { useState } from "react";
-import { Form } from "react-router";
-import type { ContainerRow } from "~/db/schema.server";
-import type { RoundView } from "~/services/round-view.server";
-import { CuePanel } from "~/ui/check/CuePanel";
-import { CheckLayout } from "~/ui/check/CheckLayout";
-import { HowToTake, VerdictHead } from "~/ui/check/VerdictCard";
-import { useLooks } from "~/ui/check/useLooks";
-import { Action } from "~/ui/shell/Action";
-import { LogPanel } from "./LogPanel";
+import { useNavigate } from "react-router";
 import { OutboxNote } from "~/ui/outbox/OutboxNote";
 import { useOutbox } from "~/ui/outbox/OutboxProvider";
+import { Action, Bar, Page } from "~/ui/theme/parts";
+import type { ContainerToChoose } from "~/views/ledger/container-words";
+import type { RoundOutView } from "~/views/round/round-view";
+import { Footpath } from "./Footpath";
+import { RoundStop } from "./RoundStop";
 
-type Out = Extract<RoundView, { status: "out" }>;
-type Errand = Out["errands"][number];
+type Errand = RoundOutView["errands"][number];
+
+/** Where one stands on the walk, and what is done; done here counts also before the garden has heard of it. */
+function useWalk(round: RoundOutView) {
+  const { send, problems } = useOutbox();
+  const [doneHere, setDoneHere] = useState<Record<string, boolean>>({});
+  const [at, setAt] = useState(() => Math.max(0, round.errands.findIndex((e) => !e.done))); // prettier-ignore
+  // What the garden refused is not done, whatever was tapped.
+  const isRefused = (e: Errand) => problems.some(({ entry }) => entry.kind === "pick" && entry.plantingId === e.id && entry.roundId === round.roundId); // prettier-ignore
+  const isDone = (e: Errand) => (doneHere[e.id] ?? e.done) && (e.done || !isRefused(e));
+  const mark = (e: Errand, done: boolean) => setDoneHere({ ...doneHere, [e.id]: done });
+  const next = () => setAt((i) => Math.min(i + 1, round.errands.length - 1));
+  return {
+    at,
+    goTo: setAt,
+    next,
+    isDone,
+    mark,
+    left: round.errands.filter((e) => !isDone(e)),
+    passBy: (e: Errand, done: boolean) => {
+      mark(e, done);
+      void send({ kind: "pass by", roundId: round.roundId, plantingId: e.id, done }, `${e.name}: passed by`);
+      if (done) next();
+    },
+    takeBack: (e: Errand, pickId: string) => {
+      mark(e, false);
+      void send({ kind: "take back", target: pickId }, `Take back ${e.name}`);
+    },
+  };
+}
 
 /** The walk itself: one planting at a time in walking order, for one thumb. */
-export function RoundWalk({ round, containers }: { round: Out; containers: ContainerRow[] }) {
-  const outbox = useOutbox();
-  // Done here and not yet known to the server: the walk goes on without signal.
-  const [doneHere, setDoneHere] = useState<Record<string, boolean>>({});
-  const isDone = (e: Errand) => doneHere[e.id] ?? e.done;
-  const [at, setAt] = useState(() => Math.max(0, round.errands.findIndex((e) => !e.done))); // prettier-ignore
+export function RoundWalk({ round, containers }: { round: RoundOutView; containers: readonly ContainerToChoose[] }) {
+  const walk = useWalk(round);
+  const { at, left, isDone } = walk;
   const current = round.errands[Math.min(at, round.errands.length - 1)];
-  const left = round.errands.filter((e) => !isDone(e));
+  if (!current) return <EmptyRound round={round} />;
   const bedsLeft = left.filter((e, i) => i === 0 || e.bed !== left[i - 1]?.bed).length;
   const minutesLeft = Math.round(left.reduce((sum, e) => sum + e.minutes, bedsLeft * round.bedMinutes));
-  if (!current) return null;
-  const next = () => setAt((i) => Math.min(i + 1, round.errands.length - 1));
-  const passBy = (done: boolean) => {
-    setDoneHere({ ...doneHere, [current.id]: done });
-    void outbox.send("/picks", `${current.name}: passed by`, {
-      intent: "pass by",
-      roundId: round.roundId,
-      plantingId: current.id,
-      done: done ? "yes" : "no",
-    });
-    if (done) next();
-  };
-  const takeBack = (pickId: string) => {
-    setDoneHere({ ...doneHere, [current.id]: false });
-    void outbox.send("/picks", `Take back ${current.name}`, { intent: "take back", id: pickId });
-  };
   return (
-    <Box maxWidth="1080px" margin="0 auto" padding={{ base: "10px 18px 16px", md: "18px 28px" }}>
-      <Box display="flex" justifyContent="space-between" gap="12px" flexWrap="wrap">
+    <Page padding={{ base: "10px 18px 16px", md: "18px 28px" }}>
+      <Bar spread="yes">
         <span>
           <strong>
             {at + 1} of {round.errands.length}
@@ -53,178 +59,67 @@ export function RoundWalk({ round, containers }: { round: Out; containers: Conta
           {left.length === 0 ? "all done" : `${minutesLeft} min left`}
         </span>
         <OutboxNote />
-      </Box>
-      <Footpath errands={round.errands} at={at} isDone={isDone} onGo={setAt} />
-      <Stop
+      </Bar>
+      <Footpath errands={round.errands} at={at} isDone={isDone} onGo={walk.goTo} />
+      <RoundStop
         key={current.id}
         errand={current}
         done={isDone(current)}
         round={round}
         containers={containers}
-        onDone={() => setDoneHere({ ...doneHere, [current.id]: true })}
-        onTakeBack={takeBack}
+        onDone={() => walk.mark(current, true)}
+        onTakeBack={(pickId) => walk.takeBack(current, pickId)}
       />
       <Box display="grid" gridTemplateColumns="1fr 1fr 1fr" gap="10px" marginTop="14px">
-        <Action disabled={at === 0} onClick={() => setAt(at - 1)}>
+        <Action disabled={at === 0} onClick={() => walk.goTo(at - 1)}>
           ← Back
         </Action>
         {isDone(current) ? (
-          <Action tone="bare" disabled={current.pickId !== null} onClick={() => passBy(false)}>
+          <Action tone="bare" disabled={current.pickId !== null} onClick={() => walk.passBy(current, false)}>
             {current.pickId ? "Logged" : "Not done"}
           </Action>
         ) : (
-          <Action onClick={() => passBy(true)}>Pass by</Action>
+          <Action onClick={() => walk.passBy(current, true)}>Pass by</Action>
         )}
         <Action
           tone={isDone(current) && left.length > 0 ? "loud" : "quiet"}
           disabled={at >= round.errands.length - 1}
-          onClick={next}
+          onClick={walk.next}
         >
           Next →
         </Action>
       </Box>
-      <Form method="post" style={{ marginTop: 18 }}>
-        <input type="hidden" name="roundId" value={round.roundId} />
-        <Action
-          tone={left.length === 0 ? "loud" : "bare"}
-          type="submit"
-          name="intent"
-          value="finish"
-          width={left.length === 0 ? "100%" : "auto"}
-        >
-          {left.length === 0 ? "Finish the round" : `Finish early, ${left.length} not called at`}
-        </Action>
-      </Form>
-    </Box>
+      <FinishRound roundId={round.roundId} left={left.length} />
+    </Page>
   );
 }
 
-interface StopProps {
-  errand: Errand;
-  done: boolean;
-  round: Out;
-  containers: ContainerRow[];
-  onDone: () => void;
-  onTakeBack: (pickId: string) => void;
-}
-
-function Stop({ errand, done, round, containers, onDone, onTakeBack }: StopProps) {
-  const { tapped, tap, count, pending, note } = useLooks(errand.id, round.day);
-  const { view } = errand;
+/** A round whose plantings are all gone: it can only be ended. */
+function EmptyRound({ round }: { round: RoundOutView }) {
   return (
-    <Box>
-      <Box display="flex" flexWrap="wrap" alignItems="baseline" gap="0 12px" marginTop="6px">
-        <chakra.h1 fontSize={{ base: "1.9rem", md: "2.2rem" }}>{view?.crop ?? errand.name}</chakra.h1>
-        <chakra.span color="soft">
-          {errand.bed}
-          {errand.part === "later" ? ", once dry" : ""}
-          {view?.variety ? ` · ${view.variety}` : ""}
-          {view && view.plants > 1 ? ` · ${view.plants} plants` : ""}
-        </chakra.span>
-      </Box>
-      {done && (
-        <chakra.p margin="6px 0" fontWeight="700">
-          ✓ Done{errand.outcome ? `: ${errand.outcome}` : ""}{" "}
-          {errand.pickId && (
-            <Action size="small" tone="bare" onClick={() => onTakeBack(errand.pickId ?? "")}>
-              Take it back
-            </Action>
-          )}
-        </chakra.p>
-      )}
-      {view ? (
-        <CheckLayout
-          verdict={<VerdictHead view={view} pending={pending} />}
-          cues={
-            <>
-              <CuePanel
-                view={view}
-                units={round.units}
-                tapped={tapped}
-                onTap={(...look) => void tap(...look)}
-                onCount={count}
-              />
-              {note && <p>{note}</p>}
-            </>
-          }
-          how={<HowToTake view={view} />}
-          log={
-            <LogPanel
-              view={view}
-              today={round.day}
-              containers={containers}
-              units={round.units}
-              roundId={round.roundId}
-              foot
-              onLogged={onDone}
-            />
-          }
-        />
-      ) : (
-        <p>All of it is in. This planting is finished.</p>
-      )}
-    </Box>
+    <Page>
+      <p>What this round set out for is no longer there.</p>
+      <FinishRound roundId={round.roundId} left={0} />
+    </Page>
   );
 }
 
-/** The footpath across the top: a dot an errand, filled when done, large where you stand. */
-function Footpath({
-  errands,
-  at,
-  isDone,
-  onGo,
-}: {
-  errands: Errand[];
-  at: number;
-  isDone: (e: Errand) => boolean;
-  onGo: (i: number) => void;
-}) {
+/** Ends the round; without signal the word is kept and sent later. */
+function FinishRound({ roundId, left }: { roundId: string; left: number }) {
+  const { send } = useOutbox();
+  const go = useNavigate();
+  const [note, setNote] = useState<string | null>(null);
+  const finish = async () => {
+    const result = await send({ kind: "finish round", roundId }, "The round is finished");
+    if (result.status === "saved") await go("/ledger");
+    else setNote(result.status === "refused" ? result.sentence : "Finished: kept on this phone, waits for signal.");
+  };
   return (
-    <Box
-      as="ol"
-      display="flex"
-      overflowX="auto"
-      padding="6px 0"
-      margin="0"
-      listStyleType="none"
-      position="relative"
-      aria-label="The walk"
-    >
-      {errands.map((e, i) => (
-        <chakra.li
-          key={e.id}
-          flex="1 0 30px"
-          display="grid"
-          justifyItems="center"
-          backgroundImage="linear-gradient(to right, var(--chakra-colors-plum) 40%, transparent 40%)"
-          backgroundSize="8px 2px"
-          backgroundRepeat="repeat-x"
-          backgroundPosition="center"
-        >
-          <chakra.button
-            type="button"
-            aria-label={`${e.name}${isDone(e) ? ", done" : ""}`}
-            aria-current={i === at ? "step" : undefined}
-            onClick={() => onGo(i)}
-            width="30px"
-            height="40px"
-            background="transparent"
-            border="none"
-            display="grid"
-            placeItems="center"
-            cursor="pointer"
-          >
-            <chakra.span
-              borderRadius="50%"
-              border="2px solid"
-              borderColor={i === at ? "persimmonFill" : "plum"}
-              background={i === at ? "persimmonFill" : isDone(e) ? "plum" : "paper"}
-              width={i === at ? "22px" : "13px"}
-              height={i === at ? "22px" : "13px"}
-            />
-          </chakra.button>
-        </chakra.li>
-      ))}
+    <Box marginTop="18px">
+      <Action tone={left === 0 ? "loud" : "bare"} onClick={() => void finish()} width={left === 0 ? "100%" : "auto"}>
+        {left === 0 ? "Finish the round" : `Finish early, ${left} not called at`}
+      </Action>
+      {note && <p aria-live="polite">{note}</p>}
     </Box>
   );
 }

@@ -2,7 +2,7 @@ import { Box, chakra } from "@chakra-ui/react";
 import { BookOpen, CloudSun, Footprints, Mountain, NotebookText, Sprout } from "lucide-react";
 import type { ReactNode } from "react";
 import { Form, Link, NavLink, useLocation } from "react-router";
-import { Action } from "./Action";
+import { Action, QuietSpan } from "~/ui/theme/parts";
 
 const PLACES = [
   { to: "/", label: "Horizon", Icon: Mountain },
@@ -96,9 +96,7 @@ export function GardenShell({ gardenName, demo, walking, children }: GardenShell
             action="/demo/step"
             style={{ marginLeft: "auto", display: "flex", alignItems: "center", gap: 8 }}
           >
-            <chakra.span fontSize="0.95rem" color="soft">
-              Demo
-            </chakra.span>
+            <QuietSpan size="small">Demo</QuietSpan>
             <input type="hidden" name="back" value={pathname} />
             <Action size="small" name="days" value="1" type="submit" title="Steps the demo's clock to the next day">
               Next day

@@ -1,5 +1,5 @@
 import { chakra } from "@chakra-ui/react";
-import type { SkyAnswer } from "~/services/sky-desk.server";
+import type { SkyAnswer } from "~/views/sky/sky-answer";
 import { ErrorLine } from "~/ui/forms/Field";
 
 /** What came of a form: what was done, or what is wrong with none of its fields. */

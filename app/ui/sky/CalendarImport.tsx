@@ -1,8 +1,8 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
-import type { SkyView } from "~/services/sky-view.server";
-import { Choice, ErrorLine } from "~/ui/forms/Field";
-import { Action } from "~/ui/shell/Action";
+import type { SkyView } from "~/views/sky/sky-view";
+import { ErrorLine } from "~/ui/forms/Field";
+import { Action, Bar, Choice, Quiet } from "~/ui/theme/parts";
 import { Card } from "~/ui/shell/Card";
 import { Answer } from "./Answer";
 import { useSkyDesk } from "./useSkyDesk";
@@ -16,11 +16,11 @@ export function CalendarImport({ view }: { view: SkyView }) {
   const proposed = outcome?.status === "proposed" ? outcome.events : [];
   return (
     <Card title="From your calendar">
-      <chakra.p color="soft" margin="0 0 8px">
+      <Quiet margin="0 0 8px">
         An iCalendar file (.ics) as calendars export it. You see what is in it before anything is taken in.
-      </chakra.p>
+      </Quiet>
       {view.busy.count > 0 && (
-        <Box display="flex" flexWrap="wrap" alignItems="center" gap="0 8px">
+        <Bar gap="0 8px">
           <span>
             {view.busy.count} busy times ahead: {view.busy.next.join("; ")}
             {view.busy.count > view.busy.next.length ? " …" : "."}
@@ -30,7 +30,7 @@ export function CalendarImport({ view }: { view: SkyView }) {
               Remove all busy times
             </Action>
           </forget.Form>
-        </Box>
+        </Bar>
       )}
       <Form method="post" action="/sky" encType="multipart/form-data">
         <input
@@ -66,7 +66,7 @@ export function CalendarImport({ view }: { view: SkyView }) {
             ))}
           </Box>
         )}
-        <Box display="flex" flexWrap="wrap" gap="8px" marginTop="10px">
+        <Bar gap="8px" marginTop="10px">
           <Action name="intent" value="read calendar">
             Read the calendar
           </Action>
@@ -75,7 +75,7 @@ export function CalendarImport({ view }: { view: SkyView }) {
               Take these in
             </Action>
           )}
-        </Box>
+        </Bar>
         <Box aria-live="polite" marginTop="6px">
           {errors.file && <ErrorLine>{errors.file}</ErrorLine>}
           {outcome?.status === "refused" && <ErrorLine>{outcome.sentence}</ErrorLine>}

@@ -1,17 +1,16 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { sayDegrees, sayTemperature, type UnitSystem } from "~/core/units";
-import type { SkyView } from "~/services/sky-view.server";
+import { type UnitSystem } from "~/core/units";
+import type { SkyView } from "~/views/sky/sky-view";
 import { Card } from "~/ui/shell/Card";
 import { Fold } from "~/ui/shell/Fold";
+import { sayDegrees, sayTemperature } from "~/views/words";
+import { Figures, Quiet } from "~/ui/theme/parts";
 
 /** Fewer observed days this year say nothing against the usual. */
 const ENOUGH_DAYS = 30;
 const HEAT_UNIT: Record<UnitSystem, string> = { metric: "°C·d", us: "°F·d" };
 const heat = (degreeDays: number, units: UnitSystem) => Math.round(units === "metric" ? degreeDays : degreeDays * 1.8);
 const MONTHS = ["J", "F", "M", "A", "M", "J", "J", "A", "S", "O", "N", "D"];
-const cells = {
-  "& td, & th": { textAlign: "left", padding: "4px 12px 4px 0", borderBottom: "1px solid var(--chakra-colors-line)" },
-};
 
 /** What the record tells: frost dates, the heat of this year, and how far forecasts miss. */
 export function ClimateCard({ view }: { view: SkyView }) {
@@ -33,12 +32,12 @@ export function ClimateCard({ view }: { view: SkyView }) {
             .
           </chakra.p>
         ))}
-      <chakra.p color="soft" margin="6px 0 0">
+      <Quiet margin="6px 0 0">
         {record.normalYears
           ? `Usual weather from ${record.normalYears} years on record`
           : "Usual weather guessed from the latitude: read in a series of some years"}
         .
-      </chakra.p>
+      </Quiet>
       <Fold quiet summary="Heat of the months">
         <chakra.table
           borderCollapse="collapse"
@@ -74,12 +73,10 @@ export function ClimateCard({ view }: { view: SkyView }) {
 function FrostDates({ view }: { view: SkyView }) {
   const { record, units } = view;
   if (record.frost.every((f) => f.seasons === 0))
-    return (
-      <chakra.p color="soft">Frost dates need most of a half-year on record; read in a series of some years.</chakra.p>
-    );
+    return <Quiet>Frost dates need most of a half-year on record; read in a series of some years.</Quiet>;
   return (
     <Box overflowX="auto">
-      <chakra.table borderCollapse="collapse" css={cells}>
+      <Figures>
         <thead>
           <tr>
             <th>Frost dates</th>
@@ -104,11 +101,11 @@ function FrostDates({ view }: { view: SkyView }) {
             </tr>,
           ])}
         </tbody>
-      </chakra.table>
-      <chakra.p color="soft" margin="4px 0 0" fontSize="0.95rem">
+      </Figures>
+      <Quiet margin="4px 0 0" size="small">
         From {record.frost[0]!.seasons} seasons at the station, {record.from} to {record.to}
         {record.frost[0]!.seasons < 10 ? "; few years, so take the outer dates loosely" : ""}.
-      </chakra.p>
+      </Quiet>
     </Box>
   );
 }
@@ -123,7 +120,7 @@ function ForecastErrors({ view }: { view: SkyView }) {
         measured ? `How far forecasts miss: measured on ${record.pairs} forecast days` : "How far forecasts miss"
       }
     >
-      <chakra.table borderCollapse="collapse" css={cells}>
+      <Figures>
         <thead>
           <tr>
             <th>Days ahead</th>
@@ -148,12 +145,12 @@ function ForecastErrors({ view }: { view: SkyView }) {
             </tr>
           ))}
         </tbody>
-      </chakra.table>
-      <chakra.p color="soft" margin="4px 0 0" fontSize="0.95rem">
+      </Figures>
+      <Quiet margin="4px 0 0" size="small">
         The days above are told as forecasts have been found to come, not as the service tells them. One standard
         deviation, drawn towards our judgement where few are on file; {record.issues} days of forecasts kept. How a bed
         differs from the station stays our judgement until it has a thermometer of its own.
-      </chakra.p>
+      </Quiet>
     </Fold>
   );
 }

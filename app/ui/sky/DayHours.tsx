@@ -1,14 +1,23 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { Bar, CartesianGrid, ComposedChart, Line, ReferenceArea, ResponsiveContainer, XAxis, YAxis } from "recharts";
+import {
+  Bar as Column,
+  CartesianGrid,
+  ComposedChart,
+  Line,
+  ReferenceArea,
+  ResponsiveContainer,
+  XAxis,
+  YAxis,
+} from "recharts";
 import { Link } from "react-router";
 import { SLOTS, type Slot } from "~/core/hands";
-import { sayTemperature, type UnitSystem } from "~/core/units";
-import type { SkyView } from "~/services/sky-view.server";
-import { TextInput } from "~/ui/forms/Field";
-import { Action } from "~/ui/shell/Action";
+import { type UnitSystem } from "~/core/units";
+import type { SkyView } from "~/views/sky/sky-view";
+import { Action, Bar, Quiet, TextInput } from "~/ui/theme/parts";
 import { ink } from "~/ui/theme";
 import { Answer } from "./Answer";
 import { useSkyDesk } from "./useSkyDesk";
+import { sayTemperature } from "~/views/words";
 
 type Shown = NonNullable<SkyView["shown"]>;
 type Hour = Shown["hours"][number];
@@ -32,12 +41,12 @@ export function DayHours({ shown, units }: { shown: Shown; units: UnitSystem }) 
       padding="12px 16px"
       marginTop="12px"
     >
-      <Box display="flex" justifyContent="space-between" alignItems="baseline" gap="12px" flexWrap="wrap">
+      <Bar spread="yes" alignItems="baseline" gap="12px">
         <chakra.h2 fontSize="1.3rem">{shown.name}, hour by hour</chakra.h2>
         <Link to="?" preventScrollReset>
           Close
         </Link>
-      </Box>
+      </Bar>
       <chakra.p margin="2px 0 8px">
         {inWords(shown)} {shown.light}
       </chakra.p>
@@ -85,7 +94,7 @@ export function DayHours({ shown, units }: { shown: Shown; units: UnitSystem }) 
                   allowDecimals={false}
                 />
                 <YAxis yAxisId="mm" orientation="right" hide domain={[0, (max: number) => Math.max(4, max * 2)]} />
-                <Bar yAxisId="mm" dataKey="rainMm" fill={ink("slate")} barSize={10} isAnimationActive={false} />
+                <Column yAxisId="mm" dataKey="rainMm" fill={ink("slate")} barSize={10} isAnimationActive={false} />
                 <Line
                   yAxisId="c"
                   dataKey="airC"
@@ -106,11 +115,11 @@ export function DayHours({ shown, units }: { shown: Shown; units: UnitSystem }) 
               </ComposedChart>
             </ResponsiveContainer>
           </Box>
-          <chakra.p fontSize="0.9rem" color="soft" margin="4px 0 0">
+          <Quiet size="small" margin="4px 0 0">
             Thick line: the air. Dashed: its dew point. Washed blue: leaves wet. Bars: rain
             {shown.rainHoursKnown ? "" : ", spread over the day since its hours are not told"}. Boxed: no round, for
             heat or thunder.
-          </chakra.p>
+          </Quiet>
         </Box>
         <SlotMinutes shown={shown} />
       </Box>
@@ -191,11 +200,7 @@ function SlotMinutes({ shown }: { shown: Shown }) {
           </Box>
         </Form>
       ))}
-      {shown.because.length > 0 && (
-        <chakra.p margin="0" color="soft">
-          Less for: {shown.because.join(", ")}.
-        </chakra.p>
-      )}
+      {shown.because.length > 0 && <Quiet>Less for: {shown.because.join(", ")}.</Quiet>}
       {shown.own && (
         <Form method="post" action="/sky">
           <input type="hidden" name="day" value={shown.day} />

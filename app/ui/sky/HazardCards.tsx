@@ -11,12 +11,12 @@ import {
   type LucideIcon,
 } from "lucide-react";
 import { Link } from "react-router";
-import { sayDay } from "~/core/calendar";
-import type { HazardAct, HazardCard, HazardKind } from "~/core/garden";
-import { inTenths } from "~/core/hazards";
-import { sayMass, sayTemperature, type UnitSystem } from "~/core/units";
-import type { SkyView } from "~/services/sky-view.server";
-import { Action } from "~/ui/shell/Action";
+import type { HazardKind } from "~/core/garden";
+import type { ActTold } from "~/views/sky/act-words";
+import type { HazardCard } from "~/views/sky/hazard-card";
+import { counted } from "~/views/words";
+import type { SkyView } from "~/views/sky/sky-view";
+import { Action, Figures, PlainList } from "~/ui/theme/parts";
 import { Fold } from "~/ui/shell/Fold";
 import { Answer } from "./Answer";
 import { useSkyDesk } from "./useSkyDesk";
@@ -31,21 +31,6 @@ const ICONS: Record<HazardKind, LucideIcon> = {
   watery: Droplets,
   "wet leaves": Leaf,
 };
-const ACT_WORDS: Record<HazardAct["act"], string> = {
-  pick: "Pick",
-  "pick green": "Pick green",
-  cover: "Cover",
-  "bring in": "Bring in",
-  net: "Net",
-  "tie in": "Tie in",
-  "cut vines": "Cut vines",
-  water: "Water",
-  shade: "Shade",
-  lift: "Lift",
-  stop: "Stop",
-  wait: "Wait",
-};
-
 /** What is coming that matters, soonest first: odds, what it threatens, and what helps. */
 export function HazardCards({ view }: { view: SkyView }) {
   return (
@@ -63,14 +48,14 @@ export function HazardCards({ view }: { view: SkyView }) {
       {/* Columns, since a frost has much to say and wet leaves little. */}
       <Box css={{ columnWidth: "350px", columnGap: "14px" }}>
         {view.cards.map((card) => (
-          <OneCard key={card.key} card={card} today={view.today} units={view.units} />
+          <OneCard key={card.key} card={card} />
         ))}
       </Box>
     </chakra.section>
   );
 }
 
-function OneCard({ card, today, units }: { card: HazardCard; today: string; units: UnitSystem }) {
+function OneCard({ card }: { card: HazardCard }) {
   const Icon = ICONS[card.kind];
   const warm = card.kind === "heat" || card.kind === "thunder";
   return (
@@ -94,26 +79,26 @@ function OneCard({ card, today, units }: { card: HazardCard; today: string; unit
         {card.where}
       </chakra.p>
       {card.stake.length > 0 && <chakra.p margin="0 0 6px">{card.stake.join(" ")}</chakra.p>}
-      <chakra.ul listStyleType="none" padding="0" margin="0" display="grid" gap="6px">
+      <PlainList display="grid" gap="6px">
         {card.acts.map((act) => (
           <chakra.li key={act.words}>
-            <strong>{ACT_WORDS[act.act]}.</strong> {act.words}
+            <strong>{act.name}.</strong> {act.words}
             {act.cover && <CoverButton cover={act.cover} />}
           </chakra.li>
         ))}
-      </chakra.ul>
+      </PlainList>
       {card.caution && (
         <chakra.p margin="8px 0 0" fontSize="0.95rem">
           <strong>Take care: </strong>
           {card.caution}
         </chakra.p>
       )}
-      {(card.touched.length > 0 || card.beds.length > 0) && <Threatened card={card} today={today} units={units} />}
+      {(card.touched.length > 0 || card.beds.length > 0) && <Threatened card={card} />}
     </chakra.article>
   );
 }
 
-function CoverButton({ cover }: { cover: NonNullable<HazardAct["cover"]> }) {
+function CoverButton({ cover }: { cover: NonNullable<ActTold["cover"]> }) {
   const { Form, answer, busy } = useSkyDesk();
   return (
     <Form method="post" action="/sky" style={{ display: "inline-block", marginLeft: 8 }}>
@@ -128,13 +113,7 @@ function CoverButton({ cover }: { cover: NonNullable<HazardAct["cover"]> }) {
   );
 }
 
-const counted = (count: number, what: string) => `${count} ${what}${count === 1 ? "" : "s"}`;
-
-function Threatened({ card, today, units }: { card: HazardCard; today: string; units: UnitSystem }) {
-  const planDay = (n: number) => {
-    const day = new Date(Date.parse(`${today}T00:00:00Z`) + n * 86_400_000).toISOString().slice(0, 10);
-    return sayDay(day, today);
-  };
+function Threatened({ card }: { card: HazardCard }) {
   return (
     <Fold
       quiet
@@ -142,35 +121,28 @@ function Threatened({ card, today, units }: { card: HazardCard; today: string; u
         .filter(Boolean)
         .join(", ")}
     >
-      <chakra.ul listStyleType="none" padding="0" margin="0 0 8px" display="grid" gap="4px">
+      <PlainList margin="0 0 8px" display="grid" gap="4px">
         {card.touched.map((t) => (
           <li key={t.plantingId}>
             <Link to={`/check/${t.plantingId}`} style={{ display: "inline-block", minHeight: 28 }}>
               {t.name}
             </Link>
-            , {t.bed}
-            {t.grams >= 10 ? `: about ${sayMass(Math.round(t.grams / 10) * 10, units)} at stake` : ""}
-            {t.loss > 0 && (t.comesIn === null ? "; stays out by the plan" : `; picked ${planDay(t.comesIn)}`)}
+            , {t.says}
           </li>
         ))}
-      </chakra.ul>
+      </PlainList>
       {card.beds.length > 0 && (
-        <chakra.table
-          borderCollapse="collapse"
-          css={{ "& td, & th": { textAlign: "left", padding: "3px 14px 3px 0" } }}
-        >
+        <Figures css={{ "& td, & th": { border: "none", padding: "3px 14px 3px 0" } }}>
           <tbody>
-            {[...card.beds]
-              .sort((a, b) => b.odds - a.odds)
-              .map((b) => (
-                <tr key={b.bedId}>
-                  <th scope="row">{b.name}</th>
-                  <td>{inTenths(b.odds)}</td>
-                  <td>about {sayTemperature(b.bedMinC, units)}</td>
-                </tr>
-              ))}
+            {card.beds.map((b) => (
+              <tr key={b.id}>
+                <th scope="row">{b.name}</th>
+                <td>{b.odds}</td>
+                <td>{b.low}</td>
+              </tr>
+            ))}
           </tbody>
-        </chakra.table>
+        </Figures>
       )}
     </Fold>
   );

@@ -1,8 +1,8 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
-import type { SkyView } from "~/services/sky-view.server";
-import { ErrorLine, Field, TextInput } from "~/ui/forms/Field";
-import { Action } from "~/ui/shell/Action";
+import type { SkyView } from "~/views/sky/sky-view";
+import { ErrorLine, Field } from "~/ui/forms/Field";
+import { Action, Quiet, TextInput } from "~/ui/theme/parts";
 import { Card } from "~/ui/shell/Card";
 import { Fold } from "~/ui/shell/Fold";
 import { Answer } from "./Answer";
@@ -21,7 +21,7 @@ export function Helpers({ view }: { view: SkyView }) {
   const names = new Map(view.crops.map((c) => [c.id, c.name]));
   return (
     <Card title="A helper while you are away">
-      {view.helpers.length === 0 && <chakra.p color="soft">Nobody yet: days away have no hands.</chakra.p>}
+      {view.helpers.length === 0 && <Quiet>Nobody yet: days away have no hands.</Quiet>}
       {view.helpers.map((h) => (
         <KeptLine
           key={h.id}

@@ -1,6 +1,6 @@
-import { Box, chakra } from "@chakra-ui/react";
+import { chakra } from "@chakra-ui/react";
 import type { ReactNode } from "react";
-import { Action } from "~/ui/shell/Action";
+import { Action, Bar } from "~/ui/theme/parts";
 import type { useSkyDesk } from "./useSkyDesk";
 
 interface KeptLineProps {
@@ -16,7 +16,7 @@ interface KeptLineProps {
 /** A trip or a helper that is kept, to change or remove. */
 export function KeptLine({ id, name, removeIntent, desk, onChange, children }: KeptLineProps) {
   return (
-    <Box display="flex" flexWrap="wrap" alignItems="center" gap="0 8px">
+    <Bar gap="0 8px">
       <chakra.span flex="1 1 220px">{children}</chakra.span>
       <Action size="small" tone="bare" aria-label={`Change ${name}`} onClick={onChange}>
         Change
@@ -27,6 +27,6 @@ export function KeptLine({ id, name, removeIntent, desk, onChange, children }: K
           Remove
         </Action>
       </desk.Form>
-    </Box>
+    </Bar>
   );
 }

@@ -1,8 +1,8 @@
 import { Box, Slider, chakra } from "@chakra-ui/react";
 import { useState } from "react";
-import type { SkyView } from "~/services/sky-view.server";
+import type { SkyView } from "~/views/sky/sky-view";
 import { ink } from "~/ui/theme";
-import { RowName } from "./SkyStrip";
+import { RowName } from "./RowName";
 import { useSkyDesk } from "./useSkyDesk";
 
 const MOST = 120;
@@ -19,15 +19,18 @@ export function MinutesBars({ view, labels, day }: { view: SkyView; labels: stri
     >
       <RowName>Minutes: drag</RowName>
       {view.days.map((d) => (
-        <MinutesBar key={`${d.day} ${d.minutes}`} d={d} />
+        <MinutesBar key={d.day} d={d} />
       ))}
     </Box>
   );
 }
 
 function MinutesBar({ d }: { d: SkyView["days"][number] }) {
-  const { fetcher } = useSkyDesk();
-  const [minutes, setMinutes] = useState(d.minutes);
+  const { fetcher, busy } = useSkyDesk();
+  const [own, setOwn] = useState<number>();
+  // While it is moved and saved the bar stands where the hand left it, and keeps the keyboard's place.
+  const minutes = own ?? d.minutes;
+  if (own !== undefined && !busy && fetcher.data && own === d.minutes) setOwn(undefined);
   const save = (value: number) =>
     void fetcher.submit(
       { intent: "set day", day: d.day, slot: "all", minutes: String(value) },
@@ -44,7 +47,7 @@ function MinutesBar({ d }: { d: SkyView["days"][number] }) {
         disabled={d.away}
         value={[Math.min(MOST, minutes)]}
         aria-label={[`Minutes on ${d.name}`]}
-        onValueChange={({ value }) => setMinutes(value[0] ?? 0)}
+        onValueChange={({ value }) => setOwn(value[0] ?? 0)}
         onValueChangeEnd={({ value }) => save(value[0] ?? 0)}
         height="76px"
       >

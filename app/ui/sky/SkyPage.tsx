@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import type { SkyView } from "~/services/sky-view.server";
+import type { SkyView } from "~/views/sky/sky-view";
 import { CalendarImport } from "./CalendarImport";
 import { DayHours } from "./DayHours";
 import { HazardCards } from "./HazardCards";
@@ -11,15 +11,16 @@ import { Trips } from "./Trips";
 import { WeatherByHand } from "./WeatherByHand";
 import { WeatherImport } from "./WeatherImport";
 import { WeekMinutes } from "./WeekMinutes";
+import { Bar } from "~/ui/theme/parts";
 
 /** What is coming, for which bed, and when hands are free. */
 export function SkyPage({ view }: { view: SkyView }) {
   return (
     <Box maxWidth="1240px" margin="0 auto" padding={{ base: "14px 16px", md: "18px 28px" }}>
-      <Box display="flex" flexWrap="wrap" alignItems="baseline" gap="4px 22px" marginBottom="8px">
+      <Bar alignItems="baseline" gap="4px 22px" marginBottom="8px">
         <chakra.h1 fontSize={{ base: "1.8rem", md: "2.1rem" }}>Sky & away</chakra.h1>
         <SourceLine view={view} />
-      </Box>
+      </Bar>
       <SkyStrip view={view} />
       {view.shown && <DayHours key={view.shown.day} shown={view.shown} units={view.units} />}
       <HazardCards view={view} />

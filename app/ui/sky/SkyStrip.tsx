@@ -1,11 +1,12 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { Link } from "react-router";
 import type { ReactNode } from "react";
-import { sayRain, sayTemperature, sayWind } from "~/core/units";
-import type { SkyView } from "~/services/sky-view.server";
+import type { SkyView } from "~/views/sky/sky-view";
 import { BandStripes } from "~/ui/horizon/BandStripes";
 import { MinutesBars } from "./MinutesBars";
+import { RowName } from "./RowName";
 import { TripBars } from "./TripBars";
+import { sayRain, sayTemperature, sayWind } from "~/views/words";
 
 type Day = SkyView["days"][number];
 
@@ -74,27 +75,6 @@ function Row({ label, days, children }: RowProps) {
         </Box>
       ))}
     </Box>
-  );
-}
-
-/** What a row tells; it stays in sight when the days are pushed along. */
-export function RowName({ children }: { children: ReactNode }) {
-  return (
-    <chakra.span
-      position="sticky"
-      left="0"
-      zIndex="3"
-      background="paper"
-      fontSize="0.9rem"
-      color="soft"
-      alignSelf="stretch"
-      display="flex"
-      alignItems="center"
-      lineHeight="1.15"
-      paddingRight="6px"
-    >
-      {children}
-    </chakra.span>
   );
 }
 

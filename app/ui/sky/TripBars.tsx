@@ -1,10 +1,11 @@
 import { Box, Slider, chakra } from "@chakra-ui/react";
 import { useState } from "react";
-import { addDays, daysBetween, shortDay } from "~/core/calendar";
-import type { SkyView } from "~/services/sky-view.server";
-import { Action } from "~/ui/shell/Action";
-import { RowName } from "./SkyStrip";
+import { addDays, daysBetween } from "~/core/calendar";
+import type { SkyView } from "~/views/sky/sky-view";
+import { Action } from "~/ui/theme/parts";
+import { RowName } from "./RowName";
 import { useSkyDesk } from "./useSkyDesk";
+import { shortDay } from "~/views/words";
 
 type Trip = SkyView["trips"][number];
 
@@ -80,7 +81,7 @@ function TripBar({ trip, view }: { trip: Trip; view: SkyView }) {
       minStepsBetweenThumbs={1}
       value={ends}
       aria-label={[`${trip.name}, first day away`, `${trip.name}, last day away`]}
-      getAriaValueText={({ value, index }) => shortDay(dayAt(index === 0 ? value : value - 1))}
+      getAriaValueText={({ value, index }) => shortDay(dayAt(index === 0 ? value : value - 1), view.today)}
       onValueChange={({ value }) => setEnds([value[0]!, value[1]!])}
       onValueChangeEnd={({ value }) => save(value)}
     >
@@ -113,7 +114,9 @@ function TripBar({ trip, view }: { trip: Trip; view: SkyView }) {
           transform="translateX(-50%)"
           style={{ left: `${(50 * (ends[0] + ends[1])) / count}%` }}
         >
-          {ends[1] - ends[0] >= 2 ? `${shortDay(dayAt(ends[0]))} to ${shortDay(dayAt(ends[1] - 1))}` : ""}
+          {ends[1] - ends[0] >= 2
+            ? `${shortDay(dayAt(ends[0]), view.today)} to ${shortDay(dayAt(ends[1] - 1), view.today)}`
+            : ""}
         </chakra.span>
       </Slider.Control>
     </Slider.Root>

@@ -1,8 +1,8 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
-import type { SkyView } from "~/services/sky-view.server";
-import { Field, TextInput } from "~/ui/forms/Field";
-import { Action } from "~/ui/shell/Action";
+import type { SkyView } from "~/views/sky/sky-view";
+import { Field } from "~/ui/forms/Field";
+import { Action, PlainList, TextInput } from "~/ui/theme/parts";
 import { Card } from "~/ui/shell/Card";
 import { Answer } from "./Answer";
 import { KeptLine } from "./KeptLine";
@@ -17,7 +17,7 @@ export function Trips({ view }: { view: SkyView }) {
   const remove = useSkyDesk();
   return (
     <Card title="Away">
-      <chakra.ul listStyleType="none" padding="0" margin="0 0 8px">
+      <PlainList margin="0 0 8px">
         {view.trips.length === 0 && <chakra.li color="soft">No trip ahead.</chakra.li>}
         {view.trips.map((t) => (
           <li key={t.id}>
@@ -34,7 +34,7 @@ export function Trips({ view }: { view: SkyView }) {
             </KeptLine>
           </li>
         ))}
-      </chakra.ul>
+      </PlainList>
       <Answer answer={remove.answer} />
       {/* Empty again once one is added, so that it is not added twice. */}
       <TripForm

@@ -1,7 +1,7 @@
-import { Box, chakra } from "@chakra-ui/react";
-import type { SkyView } from "~/services/sky-view.server";
-import { Field, TextInput } from "~/ui/forms/Field";
-import { Action } from "~/ui/shell/Action";
+import { Box } from "@chakra-ui/react";
+import type { SkyView } from "~/views/sky/sky-view";
+import { Field } from "~/ui/forms/Field";
+import { Action, Quiet, TextInput } from "~/ui/theme/parts";
 import { Card } from "~/ui/shell/Card";
 import { Answer } from "./Answer";
 import { useSkyDesk } from "./useSkyDesk";
@@ -12,9 +12,9 @@ export function WeatherByHand({ view }: { view: SkyView }) {
   const [degrees, rain, wind] = view.units === "metric" ? ["°C", "mm", "km/h"] : ["°F", "in", "mph"];
   return (
     <Card title="Weather by hand">
-      <chakra.p color="soft" margin="0 0 8px">
+      <Quiet margin="0 0 8px">
         A day gone by goes into the record, and no service writes over it; a day to come counts as your own forecast.
-      </chakra.p>
+      </Quiet>
       <Form method="post" action="/sky">
         <Box display="grid" gap="8px" gridTemplateColumns="repeat(auto-fit, minmax(148px, 1fr))">
           <Field label="Day" error={errors.day}>

@@ -1,10 +1,10 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useRef, useState } from "react";
 import { useFetcher } from "react-router";
-import type { SkyAnswer } from "~/services/sky-desk.server";
-import type { SkyView } from "~/services/sky-view.server";
-import { Choice, ErrorLine, Field } from "~/ui/forms/Field";
-import { Action } from "~/ui/shell/Action";
+import type { SkyAnswer } from "~/views/sky/sky-answer";
+import type { SkyView } from "~/views/sky/sky-view";
+import { ErrorLine, Field } from "~/ui/forms/Field";
+import { Action, Choice, Quiet } from "~/ui/theme/parts";
 import { Card } from "~/ui/shell/Card";
 
 const UNITS = {
@@ -22,11 +22,11 @@ export function WeatherImport({ record }: { record: SkyView["record"] }) {
   const ask = weather?.status === "units unclear" ? weather.ask : [];
   return (
     <Card title="Weather from a file">
-      <chakra.p color="soft" margin="2px 0 10px">
+      <Quiet margin="2px 0 10px">
         {record.days ? `${record.days} days on record, ${record.from} to ${record.to}.` : "No days on record yet."} A
         CSV file with date, low and high, rain and wind if it has them; or JSON in our open format. Days from today on
         count as the forecast.
-      </chakra.p>
+      </Quiet>
       <fetcher.Form method="post" action="/sky" encType="multipart/form-data">
         <input
           ref={field}

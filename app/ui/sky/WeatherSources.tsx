@@ -1,9 +1,8 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
-import { STAND_IN_MODES } from "~/adapters/simulated/modes";
-import type { SkyView } from "~/services/sky-view.server";
-import { Choice, Field, TextInput } from "~/ui/forms/Field";
-import { Action } from "~/ui/shell/Action";
+import type { SkyView } from "~/views/sky/sky-view";
+import { Field } from "~/ui/forms/Field";
+import { Action, Bar, Choice, TextInput } from "~/ui/theme/parts";
 import { Card } from "~/ui/shell/Card";
 import { Fold } from "~/ui/shell/Fold";
 import { Answer } from "./Answer";
@@ -48,7 +47,7 @@ export function WeatherSources({ view }: { view: SkyView }) {
           <Answer answer={ask.answer} />
         </ask.Form>
       )}
-      {view.demo && <Faults />}
+      {view.demo && <Faults view={view} />}
     </Card>
   );
 }
@@ -94,16 +93,16 @@ function FeedForm({ kind, title, view }: { kind: "forecast" | "station"; title: 
   );
 }
 
-function Faults() {
+function Faults({ view }: { view: SkyView }) {
   const { Form, answer, busy } = useSkyDesk();
   return (
     <Fold quiet summary="Demo: put the stand-ins out of order">
       <Form method="post" action="/sky">
-        <Box display="flex" flexWrap="wrap" gap="8px" alignItems="end">
+        <Bar gap="8px" alignItems="end">
           <Field label="They work">
             {(ids) => (
               <Choice {...ids} name="mode">
-                {STAND_IN_MODES.map((m) => (
+                {view.standInModes.map((m) => (
                   <option key={m}>{m}</option>
                 ))}
               </Choice>
@@ -112,7 +111,7 @@ function Faults() {
           <Action size="small" name="intent" value="stand-in mode" disabled={busy} minHeight="48px">
             So be it
           </Action>
-        </Box>
+        </Bar>
         <Answer answer={answer} />
       </Form>
     </Fold>

@@ -1,8 +1,8 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { SLOTS } from "~/core/hands";
-import type { SkyView } from "~/services/sky-view.server";
-import { ErrorLine, TextInput } from "~/ui/forms/Field";
-import { Action } from "~/ui/shell/Action";
+import type { SkyView } from "~/views/sky/sky-view";
+import { ErrorLine } from "~/ui/forms/Field";
+import { Action, TextInput } from "~/ui/theme/parts";
 import { Card } from "~/ui/shell/Card";
 import { Answer } from "./Answer";
 import { useSkyDesk } from "./useSkyDesk";

@@ -1,5 +1,5 @@
 import { useFetcher } from "react-router";
-import type { SkyAnswer } from "~/services/sky-desk.server";
+import type { SkyAnswer } from "~/views/sky/sky-answer";
 
 /** A form of the sky page with its own answer: what is wrong by field, and what was done. */
 export function useSkyDesk() {

@@ -1,0 +1,11 @@
+import type { z } from "zod";
+
+/** Sentences by field of a form or an entry. */
+export type FieldErrors = Partial<Record<string, string>>;
+
+/** First message of each field of a failed parse. */
+export function fieldErrors(error: z.ZodError): FieldErrors {
+  const errors: FieldErrors = {};
+  for (const issue of error.issues) errors[String(issue.path[0] ?? "form")] ??= issue.message;
+  return errors;
+}

@@ -1,0 +1,100 @@
+import { sql } from "drizzle-orm";
+import { check, index, integer, sqliteTable, text, uniqueIndex } from "drizzle-orm/sqlite-core";
+import { START_EVENTS } from "~/core/crops";
+import { BED_KINDS } from "~/core/hazards";
+import { END_REASONS, SEASON_CROPS, START_STANDINGS } from "~/core/seasons";
+
+export const bed = sqliteTable("bed", {
+  id: text().primaryKey(),
+  name: text().notNull(),
+  kind: text({ enum: BED_KINDS }).notNull(),
+  /** Order along the footpath. */
+  position: integer().notNull(),
+});
+
+/** What stands where. Its years and crops are its seasons. */
+export const planting = sqliteTable(
+  "planting",
+  {
+    id: text().primaryKey(),
+    bedId: text()
+      .notNull()
+      .references(() => bed.id),
+    cropId: text().notNull(),
+    variety: text().notNull().default(""),
+    plants: integer().notNull(),
+    /** How and when it came to stand here: its age counts from this. */
+    cameBy: text({ enum: START_EVENTS }).notNull(),
+    cameOn: text().notNull(),
+    packetLow: integer(),
+    packetHigh: integer(),
+    schoolOption: text(),
+    /** Kept for its seed, not for the kitchen. */
+    forSeed: integer({ mode: "boolean" }).notNull().default(false),
+    /** Day the bed is wanted for something else. */
+    bedNeededOn: text(),
+  },
+  (t) => [index("planting_bed").on(t.bedId), check("planting_plants", sql`${t.plants} > 0`)],
+);
+
+/** One crop of a planting: from its start to its end. A planting has one that is open, or none. */
+export const season = sqliteTable(
+  "season",
+  {
+    id: text().primaryKey(),
+    plantingId: text()
+      .notNull()
+      .references(() => planting.id, { onDelete: "cascade" }),
+    /** First day whose looks and picks belong to it. */
+    opensOn: text().notNull(),
+    crop: text({ enum: SEASON_CROPS }).notNull().default("main"),
+    startEvent: text({ enum: START_EVENTS }).notNull(),
+    startedOn: text().notNull(),
+    /** Set when the start is vague: it lies between `startedOn` and this day. */
+    startedTo: text(),
+    /** Told by the gardener, or worked out from the climate until it is. */
+    startStanding: text({ enum: START_STANDINGS }).notNull().default("told"),
+  },
+  (t) => [uniqueIndex("season_opens").on(t.plantingId, t.opensOn)],
+);
+
+/** An end of a season, an event of its own: a corrected pick leaves it, an undo takes it back. */
+export const seasonEnd = sqliteTable(
+  "season_end",
+  {
+    id: text().primaryKey(),
+    seasonId: text()
+      .notNull()
+      .references(() => season.id, { onDelete: "cascade" }),
+    endedOn: text().notNull(),
+    reason: text({ enum: END_REASONS }).notNull(),
+    /** The pick that told it, if one did. */
+    pickId: text(),
+    loggedAt: text().notNull(),
+    withdrawnAt: text(),
+  },
+  (t) => [index("season_end_season").on(t.seasonId), index("season_end_pick").on(t.pickId)],
+);
+
+/** A treatment of a planting; the interval is that of the product's own label. */
+export const treatment = sqliteTable(
+  "treatment",
+  {
+    id: text().primaryKey(),
+    seasonId: text()
+      .notNull()
+      .references(() => season.id, { onDelete: "cascade" }),
+    product: text().notNull(),
+    treatedOn: text().notNull(),
+    intervalDays: integer().notNull(),
+    loggedAt: text().notNull(),
+    /** Typed by mistake: kept, but it bans nothing. */
+    withdrawnAt: text(),
+  },
+  (t) => [index("treatment_season").on(t.seasonId), check("treatment_interval", sql`${t.intervalDays} >= 0`)],
+);
+
+export type BedRow = typeof bed.$inferSelect;
+export type PlantingRow = typeof planting.$inferSelect;
+export type SeasonRow = typeof season.$inferSelect;
+export type SeasonEndRow = typeof seasonEnd.$inferSelect;

@@ -1,0 +1,40 @@
+import { integer, real, sqliteTable, text, uniqueIndex } from "drizzle-orm/sqlite-core";
+import { season } from "./beds.server";
+
+/** A cue read at a planting; one answer per cue and day, the latest; one that was taken back has no reading. */
+export const look = sqliteTable(
+  "look",
+  {
+    id: text().primaryKey(),
+    seasonId: text()
+      .notNull()
+      .references(() => season.id, { onDelete: "cascade" }),
+    cueId: text().notNull(),
+    readingId: text(),
+    takenOn: text().notNull(),
+    takenAt: text().notNull(),
+    /** How many were looked at; empty for one. */
+    sampleOf: integer(),
+    /** The measurement behind a reading of size, mm. */
+    measuredMm: real(),
+  },
+  (t) => [uniqueIndex("look_once_a_day").on(t.seasonId, t.cueId, t.takenOn)],
+);
+
+/** Something counted at a planting: ready pieces in all, or leaves on a usual plant. */
+export const countSeen = sqliteTable(
+  "count_seen",
+  {
+    id: text().primaryKey(),
+    seasonId: text()
+      .notNull()
+      .references(() => season.id, { onDelete: "cascade" }),
+    countedOn: text().notNull(),
+    countedAt: text().notNull(),
+    what: text({ enum: ["ready", "leaves"] }).notNull(),
+    number: integer().notNull(),
+  },
+  (t) => [uniqueIndex("count_once_a_day").on(t.seasonId, t.what, t.countedOn)],
+);
+
+export type LookRow = typeof look.$inferSelect;

@@ -1,0 +1,65 @@
+import { asc, count, desc, getTableColumns, max, min, ne, sql } from "drizzle-orm";
+import type { DailyWeather } from "~/core/weather";
+import type { Db } from "../db.server";
+import { weatherDay } from "../schema/index.server";
+
+/** What the household read off its own thermometer: no service writes over it. */
+export const BY_HAND = "by hand";
+
+const CHUNK = 500;
+/** What the judgement needs of a day on record: not where it came from. */
+const { day, minC, maxC, rainMm, windKmh, dewPointC, cloudShare } = getTableColumns(weatherDay);
+const FIGURES = { day, minC, maxC, rainMm, windKmh, dewPointC, cloudShare };
+
+/** The record, the oldest day first. */
+export function observedDays(db: Db): DailyWeather[] {
+  return db.select(FIGURES).from(weatherDay).orderBy(asc(weatherDay.day)).all();
+}
+
+/** Writes observed days in one transaction; a day already there is replaced, unless it was written by hand. */
+export function saveObserved(db: Db, days: readonly DailyWeather[], source: string): void {
+  const importedAt = new Date().toISOString();
+  const rows = days.map((d) => ({ ...d, source, importedAt }));
+  db.transaction((tx) => {
+    for (let i = 0; i < rows.length; i += CHUNK)
+      tx.insert(weatherDay)
+        .values(rows.slice(i, i + CHUNK))
+        .onConflictDoUpdate({
+          target: weatherDay.day,
+          set: {
+            minC: sql`excluded.min_c`,
+            maxC: sql`excluded.max_c`,
+            rainMm: sql`excluded.rain_mm`,
+            windKmh: sql`excluded.wind_kmh`,
+            dewPointC: sql`excluded.dew_point_c`,
+            cloudShare: sql`excluded.cloud_share`,
+            source: sql`excluded.source`,
+            importedAt: sql`excluded.imported_at`,
+          },
+          ...(source === BY_HAND ? {} : { setWhere: ne(weatherDay.source, BY_HAND) }),
+        })
+        .run();
+  });
+}
+
+/** How far the record reaches, and when it last changed. */
+export function recordSpan(db: Db) {
+  return db
+    .select({
+      days: count(),
+      from: min(weatherDay.day),
+      to: max(weatherDay.day),
+      changedAt: max(weatherDay.importedAt),
+    })
+    .from(weatherDay)
+    .get();
+}
+
+/** The newest day on record, and where it came from. */
+export function newestObserved(db: Db) {
+  return db
+    .select({ day: weatherDay.day, source: weatherDay.source })
+    .from(weatherDay)
+    .orderBy(desc(weatherDay.day))
+    .get();
+}

@@ -1,0 +1,24 @@
+import type { Route } from "./+types/entries";
+import { takeEntries } from "~/services/entries/take-entries.server";
+import { knownGarden } from "~/services/garden/known-garden.server";
+
+/** More than this is no batch of entries, bytes. */
+const MOST_BYTES = 1_000_000;
+const refuse = (sentence: string, status: number) => Response.json({ sentence }, { status });
+
+/** Where a device sends what was done in the garden, also later; each entry is applied once and answered. */
+export async function action({ request }: Route.ActionArgs) {
+  if (Number(request.headers.get("Content-Length") ?? 0) > MOST_BYTES)
+    return refuse("Too much at once: send fewer entries.", 413);
+  const body = await request.text();
+  if (body.length > MOST_BYTES) return refuse("Too much at once: send fewer entries.", 413);
+  let batch: unknown;
+  try {
+    batch = JSON.parse(body);
+  } catch {
+    return refuse("Entries are sent as JSON.", 400);
+  }
+  const outcome = takeEntries(knownGarden().db, batch);
+  if (outcome.status === "no batch") return refuse("Send entries as a list of at most 200.", 400);
+  return Response.json({ answers: outcome.answers });
+}

@@ -1,0 +1,41 @@
+import { addDays } from "~/core/calendar";
+import { windowSchool } from "~/core/readiness";
+import type { Db } from "~/db/client.server";
+import type { GardenRow } from "~/db/garden/garden.server";
+import { allBeds } from "~/db/beds/beds.server";
+import { plantingById } from "~/db/beds/plantings.server";
+import { endOf, seasonsOf } from "~/db/beds/seasons.server";
+import { treatmentsOf } from "~/db/beds/treatments.server";
+import { cropNames } from "~/views/notes/field-notes-view";
+import { seasonsView } from "~/views/beds/seasons-view";
+import { todayOf } from "../garden/clock.server";
+import { cropsOf, wayOf } from "../garden/household-crops.server";
+
+/** A planting with its seasons, for changing it; undefined when there is none such. */
+export function plantingPage(db: Db, garden: GardenRow, plantingId: string) {
+  const row = plantingById(db, plantingId);
+  const seasons = seasonsOf(db, plantingId);
+  const season = seasons.at(-1);
+  if (!row || !season) return undefined;
+  const crops = cropsOf(db);
+  const crop = crops.find((c) => c.id === row.cropId);
+  const today = todayOf(garden);
+  return {
+    row,
+    season,
+    seasons: seasonsView(seasons.map((s) => ({ ...s, end: endOf(db, s.id) ?? null })), today), // prettier-ignore
+    ended: endOf(db, season.id) !== undefined,
+    wentOn: season.crop !== "main" && seasons.length > 1,
+    beds: allBeds(db),
+    crops: cropNames(crops, true),
+    crop: {
+      name: crop?.name ?? row.cropId,
+      packet: crop?.packet ?? { low: 0, high: 0 },
+      school: (crop && windowSchool(crop)) ?? null,
+      perennial: Boolean(crop?.perennial),
+    },
+    way: crop ? wayOf(db, crop) : null,
+    treatments: treatmentsOf(db, row.id).map((t) => ({ ...t, until: addDays(t.treatedOn, t.intervalDays) })),
+    today,
+  };
+}

@@ -1,0 +1,43 @@
+import type { IsoDay } from "~/core/calendar";
+import type { Db } from "~/db/client.server";
+import type { GardenRow } from "~/db/garden/garden.server";
+import { allBeds } from "~/db/beds/beds.server";
+import { plantingById } from "~/db/beds/plantings.server";
+import { endOf, seasonsOf } from "~/db/beds/seasons.server";
+import { notesOf } from "~/db/entries/entries.server";
+import { containersInUse } from "~/db/ledger/containers.server";
+import { checkView } from "~/views/check/check-view";
+import { endedView, type EndedView } from "~/views/check/ended-view";
+import type { Planned } from "~/views/planned";
+import { dayAndMonth } from "~/views/words";
+import { nextCropsOf } from "../beds/seasons.server";
+import { cropsOf } from "../garden/household-crops.server";
+import { plannedGarden } from "../garden/planned-garden.server";
+import { pickLines } from "../ledger/ledger-lines.server";
+
+/** A planting's check: its judgement while it grows, what may follow once its season is over; undefined for none. */
+export function checkPage(db: Db, garden: GardenRow, plantingId: string) {
+  const planned = plannedGarden(db, garden);
+  const common = { today: planned.today, units: garden.unitSystem, containers: containersInUse(db) };
+  const view = checkView(planned, plantingId);
+  if (view) return { ...common, status: "growing" as const, view, notes: notesView(db, plantingId, planned.today) };
+  const ended = endedOf(db, planned, plantingId);
+  return ended && { ...common, status: "ended" as const, ended };
+}
+
+/** What is said of a planting whose newest season is over; undefined for one that grows or is not there. */
+export function endedOf(db: Db, planned: Planned, plantingId: string): EndedView | undefined {
+  const planting = plantingById(db, plantingId);
+  const crop = cropsOf(db).find((c) => c.id === planting?.cropId);
+  const latest = seasonsOf(db, plantingId).at(-1);
+  const end = latest && endOf(db, latest.id);
+  if (!planting || !crop || !end) return undefined;
+  const bed = allBeds(db).find((b) => b.id === planting.bedId)?.name ?? "";
+  const pick = (end.pickId && pickLines(db, end.pickId)[0]) || null;
+  const of = { ...planting, bed, seasonId: latest.id, crop: latest.crop };
+  return endedView(crop, of, { ...end, pick }, nextCropsOf(crop), planned);
+}
+
+function notesView(db: Db, plantingId: string, today: IsoDay) {
+  return notesOf(db, plantingId).map(({ id, notedOn, text }) => ({ id, on: dayAndMonth(notedOn, today), text }));
+}

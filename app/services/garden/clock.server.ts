@@ -1,0 +1,27 @@
+import { addDays, dayInZone, instantOf, type IsoDay } from "~/core/calendar";
+import type { Db } from "~/db/client.server";
+import { setDemoDay, theGarden, type GardenRow } from "~/db/garden/garden.server";
+
+/** Hour at which the demo's standing clock stands. */
+const DEMO_HOUR = "07:00";
+
+/** The garden's now: the demo's standing clock, else the real one. */
+export function gardenNow(row: GardenRow): Date {
+  return row.demoDay ? instantOf(`${row.demoDay}T${DEMO_HOUR}`, row.timeZone) : new Date();
+}
+
+/** Today in the garden: the demo's own day, else the clock in the garden's time zone. */
+export function todayOf(row: GardenRow): IsoDay {
+  return row.demoDay ?? dayInZone(gardenNow(row), row.timeZone);
+}
+
+export type StepOutcome = { status: "stepped"; day: IsoDay } | { status: "not the demo" };
+
+/** Steps the demo's clock; its weather follows from the stand-ins. */
+export function stepDemoClock(db: Db, days: number): StepOutcome {
+  const row = theGarden(db);
+  if (!row?.demoDay) return { status: "not the demo" };
+  const day = addDays(row.demoDay, days);
+  setDemoDay(db, day);
+  return { status: "stepped", day };
+}

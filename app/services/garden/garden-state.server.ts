@@ -1,0 +1,143 @@
+import { groupBy } from "es-toolkit";
+import { addDays, localMoment, type IsoDay } from "~/core/calendar";
+import type { Catalogue, Crop } from "~/core/crops";
+import type { GardenState, PlantingState } from "~/core/garden";
+import { ROUND_LOOK } from "~/core/readiness";
+import { growingYear, startOf } from "~/core/seasons";
+import type { Db } from "~/db/client.server";
+import type { GardenRow } from "~/db/garden/garden.server";
+import { allBeds } from "~/db/beds/beds.server";
+import { allPlantings, type PlantingRow } from "~/db/beds/plantings.server";
+import { firstPicksBySeason, openSeasons, type SeasonRow } from "~/db/beds/seasons.server";
+import { standingTreatments } from "~/db/beds/treatments.server";
+import { openPicks } from "~/db/ledger/picks.server";
+import { openCounts, openLooks, type LookRow } from "~/db/looks/looks.server";
+import { allSchoolChoices, allVarieties } from "~/db/notes/household.server";
+import { coversFrom } from "~/db/sky/covers.server";
+import { handsRules } from "~/db/sky/hands.server";
+import { observedDays } from "~/db/sky/weather.server";
+import { minutesUsedOn } from "../round/minutes-used.server";
+import { measuredErrorOf, newestForecast } from "../sky/forecast-archive.server";
+import { gardenNow } from "./clock.server";
+import { cropsOf, packetOf, varietyOf } from "./household-crops.server";
+
+const RECORD_BEGINS_DAYS = 7;
+type OpenPick = ReturnType<typeof openPicks>[number];
+
+/**
+ * The whole garden as the core wants it: open seasons with their looks and picks, the weather, the hours of free
+ * hands. A planting whose crop is not known is left out.
+ */
+export function gardenState(db: Db, row: GardenRow, today: IsoDay): GardenState {
+  const crops = cropsOf(db);
+  const observed = observedDays(db);
+  const forecast = newestForecast(db, today);
+  return {
+    today,
+    latitude: row.latitude,
+    longitude: row.longitude,
+    timeZone: row.timeZone,
+    beds: allBeds(db),
+    plantings: plantingStates(db, row, crops, today),
+    observed,
+    forecast: forecast.days,
+    hours: forecast.hours,
+    forecastError: measuredErrorOf(db, observed, row.latitude),
+    covers: coversFrom(db, today),
+    ...handsRules(db),
+    now: { clock: localMoment(gardenNow(row), row.timeZone).slice(11), used: minutesUsedOn(db, row, today) },
+    varieties: allVarieties(db).map(varietyOf),
+    schools: allSchoolChoices(db),
+    firstPicks: firstPicks(db),
+  };
+}
+
+function plantingStates(db: Db, row: GardenRow, crops: Catalogue, today: IsoDay): PlantingState[] {
+  const looks = groupBy(openLooks(db), (l) => l.seasonId);
+  const counts = groupBy(openCounts(db), (c) => c.seasonId);
+  const picks = groupBy(openPicks(db), (p) => p.seasonId);
+  const treatments = groupBy(standingTreatments(db), (t) => t.plantingId);
+  return openSeasons(db).flatMap(({ season, planting }): PlantingState[] => {
+    const crop = crops.find((c) => c.id === planting.cropId);
+    if (!crop) return [];
+    const repeats = crop.mode !== "once";
+    const made = picks[season.id] ?? [];
+    const { day, doubtDays } = startOf(season);
+    return [
+      {
+        ...planting,
+        seasonId: season.id,
+        startEvent: season.startEvent,
+        startedOn: day,
+        startDoubtDays: doubtDays,
+        startStanding: season.startStanding,
+        seasonCrop: season.crop,
+        growingYear: yearOf(planting, today, row.latitude),
+        packet: packetOf(planting),
+        counts: counts[season.id] ?? [],
+        treatments: treatments[planting.id] ?? [],
+        looks: [
+          ...(looks[season.id] ?? []).filter((l) => isKnown(crop, l)).map(seenOf),
+          ...made.flatMap((m) => roundLook(m, repeats)),
+        ],
+        picks: made
+          .filter((m) => m.outcome === "picked")
+          .map((m) => ({
+            pickedOn: m.pickedOn,
+            pieces: m.pieces ?? (m.grams ?? 0) / crop.pieceGrams.value,
+            // A crop that keeps giving starts its clock again also when the small ones were left.
+            tookAll: repeats,
+          })),
+      },
+    ];
+  });
+}
+
+/** Known where the gardener told of sowing or planting; blossom or growth say nothing of the plant's age. */
+function yearOf({ cameBy, cameOn }: PlantingRow, today: IsoDay, latitude: number): number | null {
+  return cameBy === "sown" || cameBy === "planted" ? growingYear(cameOn, today, latitude) : null;
+}
+
+/** The first pick of every season, closed ones too: what the garden has learnt from. */
+function firstPicks(db: Db): GardenState["firstPicks"] {
+  const kinds = new Map(allBeds(db).map((b) => [b.id, b.kind]));
+  const plantings = new Map(allPlantings(db).map((p) => [p.id, p]));
+  const first = firstPicksBySeason(db);
+  // A ledger begun in mid season tells of its first days when it began, not when a crop was ready.
+  const began = first.map((f) => f.firstOn).sort()[0];
+  const teachesFrom = began ? addDays(began, RECORD_BEGINS_DAYS) : "";
+  return first.flatMap((f) => {
+    const planting = plantings.get(f.plantingId);
+    const bedKind = planting && kinds.get(planting.bedId);
+    if (!planting || !bedKind || !teaches(f) || f.firstOn < teachesFrom) return [];
+    const { cropId, variety } = planting;
+    return [{ cropId, variety, bedKind, startEvent: f.startEvent, startedOn: f.startedOn, packet: packetOf(planting), pickedOn: f.firstOn }]; // prettier-ignore
+  });
+}
+
+/** A start that was only reckoned, or a second crop, says nothing of the packet. */
+function teaches(season: Pick<SeasonRow, "crop" | "startStanding" | "startedTo">): boolean {
+  return season.crop === "main" && season.startStanding === "told" && season.startedTo === null;
+}
+
+/** Whether the catalogue of today still has this cue and reading; the look stays in the record either way. */
+function isKnown(crop: Crop, { cueId, readingId }: Pick<LookRow, "cueId" | "readingId">): boolean {
+  return crop.cues.find((c) => c.id === cueId)?.readings.some((r) => r.id === readingId) ?? false;
+}
+
+/** A look as the core wants it: what was not given is left out. */
+function seenOf({ cueId, readingId, takenOn, sampleOf, measuredMm }: LookRow & { readingId: string }) {
+  return {
+    cueId,
+    readingId,
+    takenOn,
+    ...(sampleOf === null ? {} : { sampleOf }),
+    ...(measuredMm === null ? {} : { measuredMm }),
+  };
+}
+
+/** A call on a round is a look too: nothing was ready, or (where the clock runs on) something was. */
+function roundLook(made: OpenPick, repeats: boolean) {
+  const reading = made.outcome === "nothing ready" ? "none_ready" : repeats ? null : "some_ready";
+  return reading ? [{ cueId: ROUND_LOOK.id, readingId: reading, takenOn: made.pickedOn }] : [];
+}

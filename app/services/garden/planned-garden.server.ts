@@ -1,0 +1,62 @@
+import { lookAhead, type GardenOutlook, type KeptOutlooks } from "~/core/garden";
+import { losersOf, moveCosts, solvePlan, type Loser, type Plan } from "~/core/planner";
+import type { Db } from "~/db/client.server";
+import type { GardenRow } from "~/db/garden/garden.server";
+import type { Planned } from "~/views/planned";
+import { todayOf } from "./clock.server";
+import { gardenState } from "./garden-state.server";
+import { cropsOf } from "./household-crops.server";
+
+/** What was worked out last of a garden. */
+interface Kept {
+  outlooks: KeptOutlooks;
+  planned?: Planned;
+  losers?: Loser[];
+}
+
+const kept = new WeakMap<Db, Kept>();
+const ASKING_AGAIN = { seed: 1, relaxIterations: 30, repairIterations: 80 };
+
+/** Judges the garden and plans its picks; what stands since the last time is not worked out again. */
+export function plannedGarden(db: Db, row: GardenRow): Planned {
+  const today = todayOf(row);
+  const before: Kept = kept.get(db) ?? { outlooks: { plantings: new Map() } };
+  kept.set(db, before);
+  const outlook = lookAhead(gardenState(db, row, today), cropsOf(db), undefined, before.outlooks);
+  if (before.planned && sameProblem(before.planned.outlook, outlook)) {
+    before.planned = { ...before.planned, outlook };
+    return before.planned;
+  }
+  const plan = solvePlan(outlook.problem);
+  before.planned = { today, outlook, plan, moveCosts: costsOf(outlook, plan), units: row.unitSystem };
+  delete before.losers;
+  return before.planned;
+}
+
+/** Whether two outlooks ask the same of the planner. */
+function sameProblem(before: GardenOutlook, now: GardenOutlook): boolean {
+  return (
+    before.today === now.today &&
+    JSON.stringify(before.minutesFree) === JSON.stringify(now.minutesFree) &&
+    before.plantings.length === now.plantings.length &&
+    // A planting that stands was not looked ahead again: its outlook is the same object.
+    before.plantings.every((p, n) => p.task === now.plantings[n]!.task)
+  );
+}
+
+/** What moving each planned pick to each other day costs; null where it cannot be. */
+function costsOf({ problem }: GardenOutlook, plan: Plan): Planned["moveCosts"] {
+  return Object.fromEntries(
+    Object.entries(plan.picks).map(([id, days]) => [
+      id,
+      Object.fromEntries(days.map((day) => [day, moveCosts(problem, plan, id, day)])),
+    ]),
+  );
+}
+
+/** What the plan cannot fit, and what would save it. */
+export function losersIn(db: Db, planned: Planned): Loser[] {
+  const of = kept.get(db);
+  if (!of || of.planned !== planned) return losersOf(planned.outlook.problem, planned.plan, ASKING_AGAIN);
+  return (of.losers ??= losersOf(planned.outlook.problem, planned.plan, ASKING_AGAIN));
+}

@@ -1,0 +1,70 @@
+import type { FieldErrors } from "~/core/entries";
+import { netWeight } from "~/core/ledger";
+import { readAmount } from "~/core/units";
+import type { Db } from "~/db/client.server";
+import { containerById } from "~/db/ledger/containers.server";
+
+/** How much, as it was typed. */
+export interface TypedAmount {
+  count: string;
+  weight: string;
+  containers: readonly { containerId: string; count: string }[];
+}
+
+/** What stood on the scale: gross, and containers with their empty weights. */
+export interface OnTheScale {
+  grossGrams: number;
+  netGrams: number;
+  containers: { containerId: string; count: number; tareGrams: number }[];
+}
+
+export interface ReadAmount {
+  grams: number | null;
+  pieces: number | null;
+  weighing: OnTheScale | null;
+}
+
+const MOST_PIECES = 20_000;
+
+type Read<T> = { status: "ok"; value: T } | { status: "refused"; fields: FieldErrors };
+const ok = <T>(value: T): Read<T> => ({ status: "ok", value });
+const refused = (fields: FieldErrors) => ({ status: "refused" as const, fields });
+
+/** Turns what was typed into net grams and pieces, or says field by field what cannot be. */
+export function pickAmount(db: Db, typed: TypedAmount): Read<ReadAmount> {
+  const pieces = typed.count ? countOf(typed.count) : ok(null);
+  if (pieces.status === "refused") return pieces;
+  const weighing = typed.weight ? weighingOf(db, typed) : ok(null);
+  if (weighing.status === "refused") return weighing;
+  const grams = weighing.value?.netGrams ?? null;
+  if (!pieces.value && !grams)
+    return refused({ count: "Say how many, or how much it weighs. If nothing came off, tap “Nothing ready”." });
+  return ok({ grams, pieces: pieces.value, weighing: weighing.value });
+}
+
+function countOf(count: string): Read<number> {
+  const pieces = Number(count);
+  if (!Number.isInteger(pieces)) return refused({ count: `“${count}” is not a whole number of pieces.` });
+  if (pieces < 0) return refused({ count: "A count cannot be below zero." });
+  if (pieces > MOST_PIECES) return refused({ count: `More than ${MOST_PIECES} pieces in one pick: check the number.` });
+  return ok(pieces);
+}
+
+/** A weight as read off the scale, less all that stood on it. */
+export function weighingOf(db: Db, { weight, containers }: Omit<TypedAmount, "count">): Read<OnTheScale> {
+  const read = readAmount(weight);
+  if (read.status === "not understood") return refused({ weight: read.sentence });
+  if (read.status === "count") return refused({ weight: `Add a unit to “${weight}”: g, kg, oz or lb.` });
+  const stood: OnTheScale["containers"] = [];
+  for (const { containerId, count: typedCount } of containers) {
+    const known = containerById(db, containerId);
+    if (!known) return refused({ containers: "That container is no longer known." });
+    const count = Number(typedCount || "1");
+    if (!(Number.isInteger(count) && count >= 1 && count <= 100))
+      return refused({ containerCount: "Say how many containers stood on the scale, 1 to 100." });
+    stood.push({ containerId, count, tareGrams: known.tareGrams });
+  }
+  const net = netWeight(read.grams, stood);
+  if (net.status === "impossible") return refused({ weight: net.sentence });
+  return ok({ grossGrams: read.grams, netGrams: net.grams, containers: stood });
+}

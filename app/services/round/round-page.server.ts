@@ -1,0 +1,57 @@
+import type { Db } from "~/db/client.server";
+import type { GardenRow } from "~/db/garden/garden.server";
+import { allBeds } from "~/db/beds/beds.server";
+import { allPlantings } from "~/db/beds/plantings.server";
+import { allMovements } from "~/db/ledger/lots.server";
+import { picksOfRound, type PickRow } from "~/db/ledger/picks.server";
+import { errandsOf, openRound, type RoundRow } from "~/db/round/rounds.server";
+import { amountOf, harvestOf } from "~/core/ledger";
+import { roundView, type RoundOut } from "~/views/round/round-view";
+import type { Planned } from "~/views/planned";
+import { endedOf } from "../check/check-page.server";
+import { cropsOf } from "../garden/household-crops.server";
+import { plannedGarden } from "../garden/planned-garden.server";
+
+/** The round that is out, or the walk that could start today. */
+export function roundPage(db: Db, garden: GardenRow) {
+  const planned = plannedGarden(db, garden);
+  const out = openRound(db);
+  return roundView(planned, garden, out ? roundOut(db, planned, out) : null, cropsOf(db));
+}
+
+/** A round with its list, and what closed each errand. */
+function roundOut(db: Db, planned: Planned, { id, day }: RoundRow): RoundOut {
+  const picks = picksOfRound(db, id);
+  const plantings = new Map(allPlantings(db).map((p) => [p.id, p]));
+  const beds = new Map(allBeds(db).map((b) => [b.id, b.name]));
+  return {
+    id,
+    day,
+    errands: errandsOf(db, id).flatMap((e) => {
+      const planting = plantings.get(e.plantingId);
+      const pick = picks.find((p) => p.plantingId === e.plantingId);
+      if (!planting) return [];
+      return [
+        {
+          ...e,
+          passedBy: e.doneAt !== null,
+          bed: beds.get(planting.bedId) ?? "",
+          cropId: planting.cropId,
+          variety: planting.variety,
+          ended: endedOf(db, planned, planting.id) ?? null,
+          pick: pick ? { id: pick.id, outcome: pick.outcome, ...amountOfPick(db, pick) } : null,
+        },
+      ];
+    }),
+  };
+}
+
+function amountOfPick(db: Db, { id }: PickRow) {
+  const { grams, pieces, estimatedGrams } = amountOf(harvestOf(allMovements(db, id)));
+  return { grams, pieces, estimated: estimatedGrams > 0 };
+}
+
+/** Whether a round is out. */
+export function isRoundOut(db: Db): boolean {
+  return openRound(db) !== undefined;
+}

@@ -1,0 +1,51 @@
+import type { Entry } from "~/core/entries";
+import type { Db } from "~/db/client.server";
+import type { GardenRow } from "~/db/garden/garden.server";
+import { plantingById } from "~/db/beds/plantings.server";
+import { endRound, markErrand, openRound, roundById, saveRound, touchRound } from "~/db/round/rounds.server";
+import { plannedWalk } from "~/views/round/planned-walk";
+import { applied, refused, type Applied } from "../entries/applied";
+import type { EntryDay } from "../entries/entry-day.server";
+import { plannedGarden } from "../garden/planned-garden.server";
+
+/** Starts today's round: its list is written down so that it does not change underfoot. One is out at a time. */
+export function startRound(
+  db: Db,
+  garden: GardenRow,
+  { id, roundId, at }: { id: string; roundId: string; at: string },
+): Applied {
+  // prettier-ignore
+  const out = openRound(db);
+  if (out && out.id !== roundId) return applied;
+  if (roundById(db, roundId)?.listedAt) return applied;
+  const planned = plannedGarden(db, garden);
+  const walk = plannedWalk(planned, 0);
+  if (walk.stops.length === 0) return refused("There is nothing to do on a round today.", { roundId: id });
+  const errands = walk.stops.flatMap((stop) =>
+    stop.errands.map((e) => ({
+      plantingId: e.plantingId,
+      part: stop.part,
+      doing: e.doing,
+      expectedPieces: e.pieces,
+      expectedGrams: e.grams,
+      minutes: e.minutes,
+    })),
+  );
+  saveRound(db, { id: roundId, day: planned.today, startedAt: at }, errands);
+  return applied;
+}
+
+/** Passes an errand by, or takes that back; also before the round's start has arrived. */
+export function passBy(db: Db, entry: Extract<Entry, { kind: "pass by" }>, { day }: EntryDay): Applied {
+  if (!plantingById(db, entry.plantingId)) return refused("This planting is no longer there.");
+  touchRound(db, entry.roundId, day, entry.at);
+  markErrand(db, entry.roundId, entry.plantingId, entry.done, entry.at);
+  return applied;
+}
+
+/** Ends a round; also before its start has arrived. */
+export function finishRound(db: Db, entry: Extract<Entry, { kind: "finish round" }>, { day }: EntryDay): Applied {
+  touchRound(db, entry.roundId, day, entry.at);
+  endRound(db, entry.roundId, entry.at);
+  return applied;
+}

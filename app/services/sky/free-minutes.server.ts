@@ -1,0 +1,55 @@
+import { z } from "zod";
+import { IsoDay, weekday } from "~/core/calendar";
+import { SLOTS, Slot } from "~/core/hands";
+import type { Db } from "~/db/client.server";
+import { handsRules, replaceDayMinutes, saveSlotMinutes } from "~/db/sky/hands.server";
+
+const Minutes = z.coerce
+  .number("Minutes as a number.")
+  .int("Whole minutes.")
+  .min(0, "Minutes cannot be below zero.")
+  .max(720, "More than 12 hours: check the number.");
+
+/** Twenty-one numbers: morning, midday and evening of Monday, then of Tuesday … */
+export const WeekForm = z.object({ minutes: z.array(Minutes).length(7 * SLOTS.length, "Seven days of three parts.") });
+
+/** Sets the minutes of a usual week. */
+export function setWeek(db: Db, { minutes }: z.infer<typeof WeekForm>): void {
+  saveSlotMinutes(
+    db,
+    minutes.map((value, n) => ({
+      weekday: Math.floor(n / SLOTS.length),
+      slot: SLOTS[n % SLOTS.length]!,
+      minutes: value,
+    })),
+  );
+}
+
+/** Minutes of one day: of one part, or of the whole day shared out as on its usual weekday. */
+export const DayForm = z.object({
+  day: IsoDay,
+  slot: z.union([Slot, z.literal("all")]).default("all"),
+  minutes: Minutes,
+});
+
+export function setDay(db: Db, { day, slot, minutes }: z.infer<typeof DayForm>): void {
+  const rules = handsRules(db);
+  const usual = rules.minutesByWeekday[weekday(day)]!;
+  const own = Object.fromEntries(SLOTS.map((s) => [s, rules.exceptions.find((e) => e.day === day && e.slot === s)?.minutes ?? usual[s]])) as Record<Slot, number>; // prettier-ignore
+  const next = slot === "all" ? shared(own, minutes) : { ...own, [slot]: minutes };
+  replaceDayMinutes(db, day, Object.fromEntries(SLOTS.filter((s) => next[s] !== usual[s]).map((s) => [s, next[s]])));
+}
+
+/** A day's total shared out as before; a day that had none gets it in the evening. */
+function shared(before: Record<Slot, number>, total: number): Record<Slot, number> {
+  const sum = SLOTS.reduce((a, s) => a + before[s], 0);
+  if (sum === 0) return { morning: 0, midday: 0, evening: total };
+  const morning = Math.round((before.morning / sum) * total);
+  const midday = Math.min(total - morning, Math.round((before.midday / sum) * total));
+  return { morning, midday, evening: total - morning - midday };
+}
+
+/** Back to the weekday's usual. */
+export function forgetDay(db: Db, day: IsoDay): void {
+  replaceDayMinutes(db, day, {});
+}

@@ -1,0 +1,84 @@
+import { Box } from "@chakra-ui/react";
+import { Form, Link } from "react-router";
+import type { FieldErrors } from "~/core/entries";
+import { ErrorLine } from "~/ui/forms/Field";
+import { Card } from "~/ui/shell/Card";
+import { Action, Bar, Page, PageName, PlainList, QuietSpan } from "~/ui/theme/parts";
+import type { PlantingPageView } from "./planting-page";
+import { PlantingFields } from "./PlantingFields";
+import { Treatments } from "./Treatments";
+
+interface PlantingPageProps {
+  page: PlantingPageView;
+  errors: FieldErrors;
+}
+
+/** One planting: its facts, how its season began, its seasons so far, what it was treated with. */
+export function PlantingPage({ page, errors }: PlantingPageProps) {
+  return (
+    <Page width="narrow">
+      <PageName marginBottom="12px">{page.crop.name}</PageName>
+      <Form method="post">
+        <PlantingFields page={page} errors={errors} />
+        {errors.form && <ErrorLine>{errors.form}</ErrorLine>}
+        <Bar marginTop="18px">
+          <Action tone="loud" name="intent" value="save">
+            Save
+          </Action>
+          <EndActions ended={page.ended} wentOn={page.wentOn} perennial={page.crop.perennial} />
+          <Action tone="bare" name="intent" value="remove">
+            Typed by mistake: remove
+          </Action>
+        </Bar>
+      </Form>
+      <Box marginTop="22px" display="grid" gap="14px">
+        <Seasons seasons={page.seasons} />
+        <Treatments treatments={page.treatments} today={page.today} />
+      </Box>
+      <Bar marginTop="16px">
+        <Link to={`/check/${page.row.id}`}>To its check</Link>
+        <Link to="/beds">Back to the beds</Link>
+      </Bar>
+    </Page>
+  );
+}
+
+function EndActions({ ended, wentOn, perennial }: { ended: boolean; wentOn: boolean; perennial: boolean }) {
+  if (ended)
+    return (
+      <Action name="intent" value="reopen">
+        It still grows
+      </Action>
+    );
+  return (
+    <>
+      {wentOn && (
+        <Action name="intent" value="back">
+          It did not go on
+        </Action>
+      )}
+      {perennial && (
+        <Action name="intent" value="over">
+          Over for this year
+        </Action>
+      )}
+      <Action name="intent" value="finish">
+        Finished, bed is free
+      </Action>
+    </>
+  );
+}
+
+function Seasons({ seasons }: Pick<PlantingPageView, "seasons">) {
+  return (
+    <Card title="Seasons">
+      <PlainList display="grid" gap="4px">
+        {seasons.map((s) => (
+          <li key={s.id}>
+            {s.words}: <QuietSpan>{s.end}</QuietSpan>
+          </li>
+        ))}
+      </PlainList>
+    </Card>
+  );
+}

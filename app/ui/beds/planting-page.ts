@@ -1,0 +1,29 @@
+import type { School, StartEvent } from "~/core/crops";
+import type { TreatmentShown } from "./Treatments";
+
+/** What the page of a planting is drawn from. */
+export interface PlantingPageView {
+  row: {
+    id: string;
+    bedId: string;
+    cropId: string;
+    variety: string;
+    plants: number;
+    packetLow: number | null;
+    packetHigh: number | null;
+    schoolOption: string | null;
+    forSeed: boolean;
+    bedNeededOn: string | null;
+  };
+  season: { startEvent: StartEvent; startedOn: string; startedTo: string | null; startStanding: string };
+  seasons: { id: string; words: string; end: string }[];
+  ended: boolean;
+  /** The plants went on to a further crop. */
+  wentOn: boolean;
+  beds: { id: string; name: string }[];
+  crops: { id: string; name: string }[];
+  crop: { name: string; packet: { low: number; high: number }; school: School | null; perennial: boolean };
+  way: { label: string; own: boolean } | null;
+  treatments: TreatmentShown[];
+  today: string;
+}

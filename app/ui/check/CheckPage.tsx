@@ -1,0 +1,56 @@
+import { Box } from "@chakra-ui/react";
+import type { UnitSystem } from "~/core/units";
+import { LogPanel } from "~/ui/round/LogPanel";
+import { ActionLink, Bar, Page, PageName, QuietSpan } from "~/ui/theme/parts";
+import type { CheckView } from "~/views/check/check-view";
+import type { ContainerToChoose } from "~/views/ledger/container-words";
+import { CheckLayout } from "./CheckLayout";
+import { CuePanel } from "./CuePanel";
+import { NoteLines, type NoteShown } from "./NoteLines";
+import { useLooks } from "./useLooks";
+import { HowToTake, VerdictHead } from "./VerdictCard";
+
+interface CheckPageProps {
+  view: CheckView;
+  today: string;
+  containers: readonly ContainerToChoose[];
+  units: UnitSystem;
+  notes: readonly NoteShown[];
+}
+
+/** One planting that grows: the telling cues, the verdict moving as they are tapped, and what came off it. */
+export function CheckPage({ view, today, containers, units, notes }: CheckPageProps) {
+  const { tapped, tap, count, pending, note } = useLooks(view.id, view.crop);
+  const facts = [view.variety, view.bed, view.plants > 1 ? `${view.plants} plants` : "", view.started].filter(Boolean);
+  return (
+    <Page>
+      <Bar alignItems="baseline" gap="2px 14px" marginBottom="8px">
+        <PageName>{view.crop}</PageName>
+        <QuietSpan>{facts.join(" · ")}</QuietSpan>
+      </Bar>
+      <CheckLayout
+        verdict={<VerdictHead view={view} pending={pending} />}
+        cues={
+          <>
+            <CuePanel
+              view={view}
+              units={units}
+              tapped={tapped}
+              onTap={(...look) => void tap(...look)}
+              onCount={count}
+            />
+            {note && <p>{note}</p>}
+          </>
+        }
+        how={<HowToTake view={view} />}
+        log={<LogPanel key={view.id} view={view} today={today} containers={containers} units={units} roundId={null} />}
+      />
+      <Box marginTop="14px" display="grid" gap="10px" justifyItems="start">
+        <NoteLines plantingId={view.id} crop={view.crop} notes={notes} />
+        <ActionLink href={`/plantings/${view.id}`} tone="bare">
+          Change this planting or log a treatment
+        </ActionLink>
+      </Box>
+    </Page>
+  );
+}

@@ -1,0 +1,52 @@
+import { createColumnHelper } from "@tanstack/react-table";
+import { Link } from "react-router";
+import type { UnitSystem } from "~/core/units";
+import type { LedgerRow } from "~/views/ledger/ledger-view";
+import { cropAndVariety, sayMass, shortDay } from "~/views/words";
+
+const column = createColumnHelper<LedgerRow>();
+
+/** The ledger's columns: the ISO day sorts, the spoken one is read and found. */
+export function ledgerColumns(units: UnitSystem, today: string) {
+  const picked = (line: LedgerRow, words: string) => (line.outcome === "nothing ready" ? "" : words);
+  return [
+    column.accessor((l) => `${l.pickedOn} ${shortDay(l.pickedOn, today)}`, {
+      id: "day",
+      header: "Day",
+      cell: ({ row }) => <time dateTime={row.original.pickedOn}>{shortDay(row.original.pickedOn, today)}</time>,
+    }),
+    column.accessor((l) => cropAndVariety(l.crop, l.variety), { id: "crop", header: "What" }),
+    column.accessor("bed", { header: "Where" }),
+    column.accessor((l) => l.grams ?? -1, {
+      id: "grams",
+      header: "Weight",
+      cell: ({ row }) => weightOf(row.original, units),
+      enableGlobalFilter: false,
+    }),
+    column.accessor((l) => l.pieces ?? -1, {
+      id: "pieces",
+      header: "Pieces",
+      cell: ({ row }) => row.original.pieces ?? "",
+      enableGlobalFilter: false,
+    }),
+    column.accessor("condition", { header: "Condition", cell: (c) => picked(c.row.original, c.getValue()) }),
+    column.accessor("fate", { header: "Goes to", cell: (c) => picked(c.row.original, c.getValue()) }),
+    column.accessor("note", { header: "Note" }),
+    column.display({
+      id: "change",
+      header: "",
+      cell: ({ row }) => (
+        <Link to={`/ledger/${row.original.id}`} aria-label={`Correct ${row.original.crop} of ${row.original.pickedOn}`}>
+          Correct
+        </Link>
+      ),
+    }),
+  ];
+}
+
+function weightOf(line: LedgerRow, units: UnitSystem): string {
+  if (line.outcome === "nothing ready") return "nothing ready";
+  if (line.grams === null) return "";
+  const tare = line.grossGrams === null ? "" : ` (gross ${sayMass(line.grossGrams, units)})`;
+  return `${line.estimated ? "about " : ""}${sayMass(line.grams, units)}${tare}`;
+}

@@ -1,0 +1,92 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { CheckLayout } from "~/ui/check/CheckLayout";
+import { CuePanel } from "~/ui/check/CuePanel";
+import { EndedCard } from "~/ui/check/EndedCard";
+import { HowToTake, VerdictHead } from "~/ui/check/VerdictCard";
+import { useLooks } from "~/ui/check/useLooks";
+import { Action, Bar, PageName, QuietSpan } from "~/ui/theme/parts";
+import type { ContainerToChoose } from "~/views/ledger/container-words";
+import type { RoundOutView } from "~/views/round/round-view";
+import { LogPanel } from "./LogPanel";
+
+type Errand = RoundOutView["errands"][number];
+
+interface RoundStopProps {
+  errand: Errand;
+  done: boolean;
+  round: RoundOutView;
+  containers: readonly ContainerToChoose[];
+  onDone: () => void;
+  onTakeBack: (pickId: string) => void;
+}
+
+/** Where one stands: the planting, its verdict and cues, and the log under the thumb. */
+export function RoundStop({ errand, done, round, containers, onDone, onTakeBack }: RoundStopProps) {
+  const { view, ended } = errand;
+  return (
+    <Box>
+      <Bar alignItems="baseline" gap="0 12px" marginTop="6px">
+        <PageName>{view?.crop ?? errand.name}</PageName>
+        <QuietSpan>{placeWords(errand)}</QuietSpan>
+      </Bar>
+      {done && (
+        <chakra.p margin="6px 0" fontWeight="700">
+          ✓ Done{errand.outcome ? `: ${errand.outcome}` : ""}{" "}
+          {errand.pickId && (
+            <Action size="small" tone="bare" onClick={() => onTakeBack(errand.pickId ?? "")}>
+              Take it back
+            </Action>
+          )}
+        </chakra.p>
+      )}
+      {view && <GrowingStop errand={errand} view={view} round={round} containers={containers} onDone={onDone} />}
+      {!view && ended && (
+        <EndedCard
+          ended={ended}
+          today={round.today}
+          containers={containers}
+          units={round.units}
+          roundId={round.roundId}
+        />
+      )}
+    </Box>
+  );
+}
+
+function placeWords({ bed, part, view }: Errand): string {
+  const plants = view && view.plants > 1 ? ` · ${view.plants} plants` : "";
+  return `${bed}${part === "later" ? ", once dry" : ""}${view?.variety ? ` · ${view.variety}` : ""}${plants}`;
+}
+
+type GrowingStopProps = Pick<RoundStopProps, "errand" | "round" | "containers" | "onDone"> & {
+  view: NonNullable<Errand["view"]>;
+};
+
+function GrowingStop({ errand, view, round, containers, onDone }: GrowingStopProps) {
+  const { tapped, tap, count, pending, note } = useLooks(errand.id, view.crop);
+  const { units, today, roundId } = round;
+  return (
+    <CheckLayout
+      verdict={<VerdictHead view={view} pending={pending} />}
+      cues={
+        <>
+          <CuePanel view={view} units={units} tapped={tapped} onTap={(...look) => void tap(...look)} onCount={count} />
+          {note && <p>{note}</p>}
+        </>
+      }
+      how={<HowToTake view={view} />}
+      log={
+        <LogPanel
+          view={view}
+          today={today}
+          containers={containers}
+          units={units}
+          roundId={roundId}
+          foot
+          toldElsewhere
+          onLogged={onDone}
+        />
+      }
+    />
+  );
+}

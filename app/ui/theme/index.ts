@@ -1,0 +1,2 @@
+export { COLOURS, ink, type ColourName } from "./colours";
+export { system } from "./theme";

@@ -1,0 +1,138 @@
+import { type PlantingOutlook, isCounted } from "~/core/garden";
+import type { DayRange } from "~/core/readiness";
+import { stageInWords } from "../horizon/horizon-view";
+import { pickReason } from "../horizon/pick-reason";
+import type { Planned } from "../planned";
+import { capital, inTenths, sayDay, sayLength, sayPieces, sayReadingText, sayStart, shortDay } from "../words";
+import { cueView } from "./cue-view";
+import { standingsOf } from "./standings";
+import { toldBy } from "./told";
+import { conflictSentence, howToTake, verdictSentence, waitingSentence } from "./verdict-words";
+
+export type CheckView = NonNullable<ReturnType<typeof checkView>>;
+
+/** Below this a cue's answer would tell too little to lead with (bits): our judgement. */
+const TELLING_BITS = 0.08;
+const WAITS = ["leave", "look again", "wait dry", "seed", "stop", "hold"];
+const URGENT = ["take today", "take early", "clear", "past", "unfit", "settle", "hold"];
+const TAKES = ["ready", "take today", "take early", "clear", "past"];
+
+/** One planting as the check and the round show it; undefined when it does not grow. */
+export function checkView(planned: Planned, plantingId: string) {
+  const p = planned.outlook.plantings.find((x) => x.planting.id === plantingId);
+  return p && { ...whatItIs(p, planned), ...whatToDo(p, planned), ...whatToLookFor(p, planned) };
+}
+
+function whatItIs(p: PlantingOutlook, { today, units }: Planned) {
+  const { crop, planting, bed } = p;
+  return {
+    id: planting.id,
+    seasonId: planting.seasonId,
+    crop: crop.name,
+    cropId: crop.id,
+    variety: planting.variety,
+    bed: bed.name,
+    plants: planting.plants,
+    started: sayStart({ ...planting, startedTo: null }, today),
+    counted: isCounted(crop),
+    countable: crop.mode === "repeat" ? { ready: true, leaves: Boolean(crop.leavesStay) } : null,
+    piece: crop.piece,
+    repeats: crop.mode !== "once",
+    size: sayReadingText(crop.size.text, units),
+    after: `${capital(crop.after.text)}. ${capital(crop.after.store)}.`,
+    standings: standingsOf(p, units),
+  };
+}
+
+function whatToDo(p: PlantingOutlook, planned: Planned) {
+  const { crop, judgement: j, planting } = p;
+  const { today, units } = planned;
+  const planDay = planned.plan.picks[planting.id]?.[0];
+  const waits = WAITS.includes(j.verdict.kind);
+  return {
+    arc: j.arc,
+    stage: stageInWords(j.odds),
+    verdict: verdictSentence(j.verdict, { crop, today, units }),
+    urgent: URGENT.includes(j.verdict.kind),
+    sure: inTenths(j.verdict.probability),
+    how: howToTake(crop, p.ways),
+    not: `Do not ${crop.pick.not}.`,
+    waiting: waitingSentence(crop, j.window, j.standsStill, today),
+    caution: p.ban
+      ? "The label has the last word on when it may be picked, and on when you may touch it."
+      : (crop.caution ?? null),
+    opens: rangeInWords(j.window.opens, today),
+    closes: rangeInWords(j.window.closes, today),
+    conflict: j.conflict && conflictSentence(j.conflict),
+    /** What the garden has told beyond the cues, a line each. */
+    told: toldBy(p, planned),
+    planToday: planDay === 0 && waits ? planTodayWords(planned, p) : null,
+    plan: planDay === undefined ? null : planWords(planned, p, planDay),
+    expected: expectedOf(p, planned, waits && planDay !== 0),
+  };
+}
+
+/** Said with the verdict when the plan takes today what could still wait by itself. */
+function planTodayWords(planned: Planned, p: PlantingOutlook): string {
+  const reasons = pickReason(planned, p, 0, p.taskPieces[0]?.[0] ?? 0).slice(1);
+  return `The plan takes it today all the same: ${reasons.join(" ") || "the days ahead are full."}`;
+}
+
+function planWords({ outlook, today, units }: Planned, p: PlantingOutlook, day: number): string {
+  return `Planned: ${sayDay(outlook.days[day]!, today)}, about ${sayPieces(p.crop, p.taskPieces[0]?.[day] ?? 0, units)}.`;
+}
+
+function whatToLookFor({ crop, planting, judgement: j }: PlantingOutlook, { today, units }: Planned) {
+  const byDay = [...planting.looks].sort((a, b) => a.takenOn.localeCompare(b.takenOn));
+  const readToday = new Map(byDay.filter((l) => l.takenOn === today).map((l) => [l.cueId, l]));
+  const earlier = new Map(byDay.filter((l) => l.takenOn < today).map((l) => [l.cueId, l]));
+  const gain = new Map(j.nextLooks.map((n) => [n.cue.id, n.bits]));
+  const order = [...j.nextLooks.map((n) => n.cue), ...crop.cues.filter((c) => readToday.has(c.id))];
+  const cues = order.map((cue) =>
+    cueView(crop, cue, { units, today }, gain.get(cue.id) ?? 0, readToday.get(cue.id), earlier.get(cue.id)),
+  );
+  const telling = cues.filter((c) => c.bits >= TELLING_BITS).length;
+  return {
+    cues,
+    /** How many cues to lead with: two looks are enough, unless they disagree. */
+    lead: readToday.size >= 2 && !j.conflict ? 0 : Math.min(2, Math.max(1, telling)),
+    evidence: j.evidence.map((e) => ({
+      ask: e.ask,
+      reading: e.measuredMm === null ? sayReadingText(e.reading, units) : sayLength(e.measuredMm, units),
+      on: sayDay(e.takenOn, today),
+      moved: e.moved,
+      effect: effectInWords(e.moved),
+    })),
+  };
+}
+
+/**
+ * What a pick now would bring. A crop lifted once offers all of itself only when the verdict or the plan
+ * takes it; until then the ones likely ready.
+ */
+function expectedOf(p: PlantingOutlook, { units }: Planned, waits: boolean) {
+  const { odds, verdict, evidence } = p.judgement;
+  const ready = p.crop.mode !== "repeat" && waits ? odds.prime + odds.slipping + odds.gone : 1;
+  // Where the verdict takes it, there is at least the one that was looked at.
+  const atLeast = TAKES.includes(verdict.kind) && evidence.length > 0 ? 1 : 0;
+  const pieces = Math.max(atLeast, (p.pieces[0] ?? 0) * ready);
+  const guess = sayPieces(p.crop, pieces, units);
+  return {
+    words: pieces < 0.5 ? "expected: hardly any" : `expected about ${guess}`,
+    count: Math.max(1, Math.round(pieces)),
+    guess,
+  };
+}
+
+function rangeInWords(range: DayRange, today: string): string {
+  const say = (day: string | null) =>
+    day ? (day <= today ? shortDay(day, today) : sayDay(day, today)) : "beyond the season’s outlook";
+  if (!range.p50) return "not within the outlook";
+  return `${say(range.p50)} (between ${say(range.p10)} and ${say(range.p90)})`;
+}
+
+function effectInWords(moved: number): string {
+  const points = Math.round(Math.abs(moved) * 100);
+  if (points < 1) return "made no odds";
+  return `${moved > 0 ? "towards ready" : "away from ready"}, ${points} points`;
+}

@@ -1,0 +1,158 @@
+import type { IsoDay } from "~/core/calendar";
+import type { Crop } from "~/core/crops";
+import type { Threat } from "~/core/hazards";
+import { windowSchool, type ConflictTold, type Limit, type Verdict, type Window } from "~/core/readiness";
+import type { UnitSystem } from "~/core/units";
+import { inTenths, sayDay, sayNight, sayTemperature, shareInWords } from "../words";
+
+/** What a verdict is said with. */
+export interface VerdictWords {
+  crop: Crop;
+  today: IsoDay;
+  units: UnitSystem;
+}
+
+const possessive = (word: string) => `${word}’s`;
+const ORDINALS = [
+  "zeroth",
+  "first",
+  "second",
+  "third",
+  "fourth",
+  "fifth",
+  "sixth",
+  "seventh",
+  "eighth",
+  "ninth",
+  "tenth",
+];
+
+/** "before Wednesday night’s frost (8 in 10)". */
+export function sayThreat(threat: Threat, today: IsoDay): string {
+  const odds = inTenths(threat.odds);
+  if (threat.kind === "frost") return `before ${possessive(sayNight(threat.lastDayBefore, today))} frost (${odds})`;
+  const when = possessive(sayDay(threat.lastDayBefore, today));
+  const what = { wind: "gale", soaking: "soaking", heat: "heat", hail: "hail", chill: "lasting chill" }[threat.kind];
+  return `before ${when} ${what} (${odds})`;
+}
+
+/** What ends the waiting: "before you are away". */
+function sayLimit(limit: Limit, today: IsoDay): string {
+  switch (limit.by) {
+    case "threat":
+      return sayThreat(limit.threat, today);
+    case "heat":
+      return `${sayThreat(limit.threat, today)}: it ${limit.effect}`;
+    case "away":
+      return limit.backOn ? `before you are away until ${sayDay(limit.backOn, today)}` : "before you are away";
+    case "bed":
+      return `before the bed is needed on ${sayDay(limit.neededOn, today)}`.replace("on today", "today");
+  }
+}
+
+const tidy = (text: string) => text.replace(/\.$/, "");
+const THINNING = " Take the biggest, it gives the rest room.";
+
+/** A verdict as one sentence or two. */
+export function verdictSentence(verdict: Verdict, words: VerdictWords): string {
+  const { because, takeBy, lookAgain } = verdict;
+  const { today, crop } = words;
+  const again = sayDay(lookAgain ?? today, today);
+  switch (because.why) {
+    case "unfit":
+      return `Do not eat it: ${tidy(because.advice ?? "take it off and bin it")}.`;
+    case "treated": {
+      const { until, product, treatedOn, intervalDays } = because.ban;
+      const days = `${intervalDays} ${intervalDays === 1 ? "day" : "days"}`;
+      return `Do not pick before ${sayDay(until, today)}: treated with ${product} ${sayDay(treatedOn, today)}, ${days} by its label.`;
+    }
+    case "for seed":
+      return `Leave it for seed${because.advice ? `: ${tidy(because.advice)}` : " until it is dry"}.`;
+    case "too young":
+      return `Leave it to grow: this is its ${ORDINALS[because.growingYear] ?? "first"} year, its first crop comes in the ${ORDINALS[because.firstCropYear]}.`;
+    case "seen now":
+      return `Take it today: ${tidy(because.advice)}.`;
+    case "picked enough":
+      return `Stop for this year: picked for ${because.weeks} weeks, and ${because.because}.`;
+    case "overdue":
+      return `Take it, whatever the size: ${because.daysPast} growing days past its packet date, and ${because.because}.`;
+    case "by its dates":
+      return `Look today. By its dates it ${because.over ? "may be going over" : "should be ready"}.`;
+    case "looks disagree":
+      return "Open one before you pick: two looks disagree.";
+    case "ripe, perhaps over":
+      return "Ready, and perhaps going over. Take it today.";
+    case "past":
+      if (because.advice) return `Past its best: ${tidy(because.advice)}.`;
+      if (because.keepsCropping) return "Past its best. Take it off, so that the plant goes on cropping.";
+      return "Past its best. Take it today and use it first.";
+    case "watered down":
+      return `Wait for dry days: ${because.because}. Take one to taste ${again}.`;
+    case "lift in the dry":
+      return `Ready. Wait for dry days: lift it ${again}, ${because.dryDays} dry days follow.`;
+    case "ready":
+      return readySentence(verdict.kind, because, takeBy ?? today, today);
+    case "would be lost": {
+      const what = because.from === "green" ? "Take all but the smallest" : "Take it early";
+      const when = takeBy === today ? "today" : `by ${sayDay(takeBy ?? today, today)}`;
+      return `${what}, ${when}, ${sayLimit(because.limit, today)}.${indoorsSentence(crop, because.from, words.units)}`;
+    }
+    case "seen early":
+      return `Leave it: ${tidy(because.advice)}. Look again ${again}.`;
+    case "nearly":
+      return `Nearly. Look again ${again}.${because.thin ? THINNING : ""}`;
+    case "not yet":
+      return `Leave it. Look again ${again}.`;
+  }
+}
+
+function readySentence(
+  kind: Verdict["kind"],
+  { share, limit, thin }: Extract<Verdict["because"], { why: "ready" }>,
+  takeBy: IsoDay,
+  today: IsoDay,
+): string {
+  const part = share === null ? "" : `, ${shareInWords(share)} of them`;
+  const take = `Ready${part}. Take ${part ? "those" : "it"}`;
+  const before = limit ? `, ${limit.by === "bed" ? "before the bed is needed" : sayLimit(limit, today)}` : "";
+  if (kind === "take today") return `${take} today${before}.`;
+  return `${take} by ${sayDay(takeBy, today)}${before}.${thin ? THINNING : ""}`;
+}
+
+/** " It finishes indoors in about 5 days at 18–21 °C: single layer …" or nothing. */
+function indoorsSentence(crop: Crop, from: "nearly" | "green", units: UnitSystem): string {
+  const { indoors } = crop;
+  const days = from === "green" ? indoors?.fromGreenDays : indoors?.fromNearlyDays;
+  if (!indoors || days === undefined) return "";
+  const low = sayTemperature(indoors.atLowC, units).replace("°", "");
+  const high = sayTemperature(indoors.atHighC, units).replace("°", units === "us" ? " °F" : " °C");
+  return ` It finishes indoors in about ${days} days at ${low}–${high}: ${indoors.text}.`;
+}
+
+/** Two looks that disagree. */
+export function conflictSentence(conflict: ConflictTold): string {
+  const settle = conflict.settled
+    ? "What you saw inside decides."
+    : "Open, cut, dig or taste one before you pick the rest.";
+  return `Two looks disagree: “${conflict.less}” speaks for waiting, “${conflict.more}” for taking. ${settle}`;
+}
+
+/** How it is taken, in the household's ways where they differ. */
+export function howToTake(crop: Crop, ways: Readonly<Record<string, string>>): string {
+  const window = windowSchool(crop);
+  const advice = crop.schools
+    .filter((s) => s !== window)
+    .flatMap((s) => s.options.find((o) => o.id === ways[s.id])?.advice ?? []);
+  return [crop.pick.how, ...advice, crop.pick.stays && `Leave ${crop.pick.stays}`]
+    .filter(Boolean)
+    .map((part) => `${tidy(part)}.`)
+    .join(" ");
+}
+
+/** What happens if it waits. */
+export function waitingSentence(crop: Crop, window: Window, standsStill: boolean, today: IsoDay): string {
+  if (standsStill) return "Hardly any warmth ahead: it neither ripens nor ages, and holds where it stands.";
+  const closes = window.closes.p50;
+  const until = closes && closes > today ? `Best until about ${sayDay(closes, today)}. ` : "";
+  return `${until}${crop.waiting.text}.`;
+}

@@ -1,0 +1,181 @@
+import { z } from "zod";
+import { IsoDay, addDays } from "~/core/calendar";
+import { Variety, type Catalogue } from "~/core/crops";
+import { GardenState, lookAhead, LookTaken, PickMade, PlantingState, type PlantingOutlook } from "~/core/garden";
+import { BedKind, nightOddsBelow } from "~/core/hazards";
+import { solvePlan } from "~/core/planner";
+import { UnitSystem } from "~/core/units";
+import { DailyWeather, trackIndex } from "~/core/weather";
+import { conflictSentence, howToTake, verdictSentence, waitingSentence } from "../check/verdict-words";
+
+/** One planting without the garden round it: what `judge` and `forecast` need. */
+const OnePlanting = z.object({
+  today: IsoDay,
+  latitude: z.number().min(-90).max(90),
+  longitude: z.number().min(-180).max(180).default(0),
+  crop: z.string(),
+  bedKind: BedKind.default("open"),
+  plants: z.number().int().min(1).default(1),
+  /** Left out: as the crop’s packet counts. */
+  startEvent: PlantingState.shape.startEvent.optional(),
+  startedOn: IsoDay,
+  startDoubtDays: PlantingState.shape.startDoubtDays,
+  seasonCrop: PlantingState.shape.seasonCrop,
+  growingYear: PlantingState.shape.growingYear,
+  units: UnitSystem.default("metric"),
+  packet: PlantingState.shape.packet.default(null),
+  school: z.string().nullable().default(null),
+  looks: z.array(LookTaken).default([]),
+  picks: z.array(PickMade).default([]),
+  counts: PlantingState.shape.counts,
+  forSeed: PlantingState.shape.forSeed,
+  bedNeededOn: PlantingState.shape.bedNeededOn,
+  /** Ways by school id, beside or in place of `school`. */
+  schools: z.record(z.string(), z.string()).default({}),
+  variety: Variety.omit({ cropId: true, name: true }).nullable().default(null),
+  firstPicks: GardenState.shape.firstPicks,
+  observed: z.array(DailyWeather).default([]),
+  forecast: GardenState.shape.forecast.default([]),
+  forecastError: GardenState.shape.forecastError,
+  treatments: PlantingState.shape.treatments,
+});
+
+const ONLY = "the variety";
+
+function gardenOf(one: z.infer<typeof OnePlanting>, catalogue: Catalogue): GardenState {
+  const counted = catalogue.find((c) => c.id === one.crop)?.packet.from ?? "sown";
+  return {
+    today: one.today,
+    latitude: one.latitude,
+    longitude: one.longitude,
+    beds: [{ id: "bed", name: "bed", kind: one.bedKind, position: 0 }],
+    plantings: [
+      {
+        id: "planting",
+        bedId: "bed",
+        cropId: one.crop,
+        variety: one.variety ? ONLY : "",
+        plants: one.plants,
+        seasonId: "",
+        startEvent: one.startEvent ?? counted,
+        startStanding: "told",
+        startDoubtDays: one.startDoubtDays,
+        seasonCrop: one.seasonCrop,
+        growingYear: one.growingYear,
+        startedOn: one.startedOn,
+        packet: one.packet,
+        looks: one.looks,
+        picks: one.picks,
+        schoolOption: one.school,
+        counts: one.counts,
+        forSeed: one.forSeed,
+        bedNeededOn: one.bedNeededOn,
+        treatments: one.treatments,
+      },
+    ],
+    observed: one.observed,
+    forecast: one.forecast,
+    timeZone: "UTC",
+    hours: [],
+    forecastError: one.forecastError,
+    covers: [],
+    minutesByWeekday: Array.from({ length: 7 }, () => ({ morning: 0, midday: 0, evening: 60 })),
+    exceptions: [],
+    busy: [],
+    trips: [],
+    helpers: [],
+    varieties: one.variety ? [{ ...one.variety, cropId: one.crop, name: ONLY }] : [],
+    schools: Object.entries(one.schools).map(([schoolId, optionId]) => ({ cropId: one.crop, schoolId, optionId })),
+    firstPicks: one.firstPicks,
+    now: null,
+  };
+}
+
+function onlyPlanting(input: unknown, catalogue: Catalogue) {
+  const one = OnePlanting.parse(input);
+  const outlook = lookAhead(gardenOf(one, catalogue), catalogue);
+  const planting = outlook.plantings[0];
+  if (!planting) throw new RangeError("planting: nothing to judge");
+  return { one, outlook, planting };
+}
+
+/**
+ * The verb `judge`: one planting, its looks and weather → verdict, window, odds and why.
+ *
+ * @throws {z.ZodError} for input of the wrong shape
+ * @throws {RangeError} for an unknown crop, cue or reading
+ */
+export function judgeAnswer(input: unknown, catalogue: Catalogue) {
+  const { one, planting } = onlyPlanting(input, catalogue);
+  const { crop, judgement: j } = planting;
+  return {
+    verdict: { ...j.verdict, sentence: verdictSentence(j.verdict, { crop, today: one.today, units: one.units }) },
+    odds: j.odds,
+    window: j.window,
+    how: howToTake(crop, planting.ways),
+    waiting: waitingSentence(crop, j.window, j.standsStill, one.today),
+    evidence: evidenceTold(planting),
+    conflict: j.conflict && conflictSentence(j.conflict),
+    shareReady: j.shareReady,
+    growth: j.growth,
+    ahead: j.ahead,
+    settingRate: planting.rate ?? null,
+    leaves: planting.leaves ?? null,
+    nextLooks: j.nextLooks.map(({ cue, bits }) => ({ cueId: cue.id, ask: cue.ask, bits })),
+  };
+}
+
+/** What each look did, with the measurement in place of its reading where there is one. */
+function evidenceTold({ judgement }: PlantingOutlook) {
+  return judgement.evidence.map(({ measuredMm, ...e }) => ({
+    ...e,
+    reading: measuredMm === null ? e.reading : `${Math.round(measuredMm)} mm`,
+  }));
+}
+
+/**
+ * The verb `forecast`: one planting and its weather → when it opens and closes, frost odds by night,
+ * share still sound by day.
+ */
+export function forecastAnswer(input: unknown, catalogue: Catalogue) {
+  const { one, outlook, planting } = onlyPlanting(input, catalogue);
+  const { track } = outlook;
+  const offset = trackIndex(track, one.today);
+  return {
+    window: planting.judgement.window,
+    normalYears: outlook.normalYears,
+    frost: nightOddsBelow(track, one.bedKind, 0, outlook.days.length),
+    days: outlook.days.map((day, n) => ({
+      day,
+      minC: track.minC[offset + n],
+      maxC: track.maxC[offset + n],
+      source: track.source[offset + n],
+      sound: planting.survival.sound[n],
+      worth: planting.ridge[n],
+    })),
+  };
+}
+
+const PlanInput = GardenState.extend({ horizonDays: z.number().int().min(1).max(28).default(14) });
+
+/** The verb `plan`: a whole garden → picks by day, with a bound on how much better any plan could be. */
+export function planAnswer(input: unknown, catalogue: Catalogue) {
+  const garden = PlanInput.parse(input);
+  const outlook = lookAhead(garden, catalogue, garden.horizonDays);
+  const plan = solvePlan(outlook.problem);
+  return {
+    days: outlook.days,
+    minutesFree: outlook.minutesFree,
+    picks: outlook.plantings.flatMap((p) => {
+      const days = plan.picks[p.planting.id] ?? [];
+      return days.map((day, order) => ({
+        plantingId: p.planting.id,
+        day: addDays(outlook.today, day),
+        pieces: p.taskPieces[order === 0 ? 0 : days[order - 1]! + 1]?.[day] ?? 0,
+      }));
+    }),
+    worth: plan.worth,
+    upperBound: plan.upperBound,
+    gap: plan.gap,
+  };
+}

@@ -1,0 +1,75 @@
+import { addDays } from "~/core/calendar";
+import { hazardsAhead, isThreat, type PlantingOutlook } from "~/core/garden";
+import type { Loser } from "~/core/planner";
+import { verdictSentence } from "../check/verdict-words";
+import type { Planned } from "../planned";
+import { hazardCard } from "../sky/hazard-card";
+import { capital, nameOf, sayCount, sayDay, sayMass } from "../words";
+
+/** One plain sentence of the start page; `urgent` ones are set in the accent. */
+export interface GardenSentence {
+  plantingId: string | null;
+  lead: string;
+  text: string;
+  urgent: boolean;
+}
+
+export interface GardenSentences {
+  best: GardenSentence[];
+  turning: GardenSentence[];
+  threatened: GardenSentence[];
+  unfit: GardenSentence[];
+}
+
+const MOST_EACH = 4;
+
+const kindOf = (p: PlantingOutlook) => p.judgement.verdict.kind;
+const overOf = ({ judgement: { odds } }: PlantingOutlook) => odds.slipping + odds.gone;
+
+function about(p: PlantingOutlook, text: string, urgent = false): GardenSentence {
+  return { plantingId: p.planting.id, lead: `${nameOf(p)} (${p.bed.name})`, text, urgent };
+}
+
+/**
+ * The four paragraphs beside the horizon: at its best, about to turn, threatened, does not fit.
+ *
+ * @param losers - of the same plan
+ */
+export function gardenSentences(planned: Planned, losers: readonly Loser[]): GardenSentences {
+  const { plantings, today } = planned.outlook;
+  const said = (p: PlantingOutlook, urgent: boolean) =>
+    about(p, verdictSentence(p.judgement.verdict, { crop: p.crop, today, units: planned.units }), urgent);
+  const best = plantings
+    .filter((p) => ["ready", "take today"].includes(kindOf(p)))
+    .sort((a, b) => b.judgement.odds.prime - a.judgement.odds.prime);
+  const turning = plantings
+    .filter((p) => ["past", "clear", "look now"].includes(kindOf(p)))
+    .sort((a, b) => overOf(b) - overOf(a));
+  return {
+    best: best.slice(0, MOST_EACH).map((p) => said(p, kindOf(p) === "take today")),
+    turning: turning.slice(0, MOST_EACH).map((p) => said(p, kindOf(p) !== "look now")),
+    threatened: threatened(planned),
+    unfit: losers.slice(0, 3).flatMap((loser) => unfit(planned, loser)),
+  };
+}
+
+function threatened({ outlook, plan, units }: Planned): GardenSentence[] {
+  return hazardsAhead(outlook, plan.picks)
+    .filter((hazard) => isThreat(hazard.kind) && hazard.odds >= 0.3)
+    .slice(0, MOST_EACH)
+    .map((hazard) => {
+      const { lead, where, stake } = hazardCard(hazard, { outlook, units });
+      return { plantingId: null, lead, text: [`${capital(where)}.`, ...stake.slice(-2)].join(" "), urgent: false };
+    });
+}
+
+/** What the plan has no time for, and what would save it. */
+function unfit({ outlook, units, today }: Planned, { id, lost, saver }: Loser): GardenSentence[] {
+  const p = outlook.plantings.find((x) => x.planting.id === id);
+  if (!p) return [];
+  const worth = sayMass((lost / p.crop.worthPerKg.value) * 1000, units);
+  const saved = saver
+    ? `${capital(sayCount(saver.extraMinutes))} more minutes ${sayDay(addDays(today, saver.day), today)} would save it.`
+    : "No single day’s extra hour would save it.";
+  return [about(p, `About ${worth} worth is lost for want of time. ${saved}`)];
+}

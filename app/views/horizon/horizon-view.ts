@@ -1,0 +1,165 @@
+import type { PlantingOutlook } from "~/core/garden";
+import type { Loser } from "~/core/planner";
+import type { Stage } from "~/core/readiness";
+import type { UnitSystem } from "~/core/units";
+import { trackIndex } from "~/core/weather";
+import type { Planned } from "../planned";
+import { plannedWalk } from "../round/planned-walk";
+import { bandsOf } from "../sky/bands";
+import { capital, columnDay, longDay, sayCount, sayDay, sayMass, sayNight } from "../words";
+import { gardenSentences } from "./garden-sentences";
+import { plannedPick } from "./pick-reason";
+
+const STAGE_WORDS: Record<Stage, string> = {
+  "not yet": "not yet",
+  close: "close",
+  prime: "at its peak",
+  slipping: "slipping",
+  gone: "gone over",
+};
+const URGENT = new Set(["take today", "take early", "clear", "past", "unfit"]);
+
+/** Most likely stage, in a word. */
+export function stageInWords(odds: Record<Stage, number>): string {
+  const [stage] = (Object.entries(odds) as [Stage, number][]).sort((a, b) => b[1] - a[1])[0]!;
+  return STAGE_WORDS[stage];
+}
+
+/** What a row's second line says: the verdict in two or three words. */
+function inShort(p: PlantingOutlook, { today }: Planned): string {
+  const { verdict, odds } = p.judgement;
+  const say = (day: string) => sayDay(day, today);
+  switch (verdict.kind) {
+    case "ready":
+      return verdict.takeBy ? `ready, by ${say(verdict.takeBy)}` : "ready";
+    case "take today":
+      return "take it today";
+    case "take early":
+      return verdict.takeBy ? `take early, ${say(verdict.takeBy)}` : "take it early";
+    case "clear":
+      return "over: take it off";
+    case "past":
+      return "past its best";
+    case "unfit":
+      return "not fit to eat";
+    case "look now":
+      return "look today";
+    case "settle":
+      return "looks disagree: open one";
+    case "wait dry":
+      return verdict.lookAgain ? `wait for dry, ${say(verdict.lookAgain)}` : "wait for dry days";
+    case "hold":
+      return verdict.lookAgain ? `treated: not before ${say(verdict.lookAgain)}` : "treated";
+    case "seed":
+      return "left for seed";
+    case "stop":
+      return verdict.because.why === "too young" ? "too young to pick" : "stop for this year";
+    case "look again":
+      return verdict.lookAgain ? `nearly; look ${say(verdict.lookAgain)}` : "nearly";
+    case "leave":
+      return stageInWords(odds);
+  }
+}
+
+export type HorizonView = ReturnType<typeof horizonView>;
+
+/**
+ * Everything the start page draws.
+ *
+ * @param losers - of the same plan
+ * @param roundIsOut - a round has been started and not finished
+ * @param notices - what the household has to be told, a sentence each
+ */
+export function horizonView(planned: Planned, losers: readonly Loser[], roundIsOut: boolean, notices: string[]) {
+  const { outlook, today, units } = planned;
+  const days = daysOf(planned);
+  return {
+    title: longDay(today),
+    notices,
+    summary: summaryOf(planned, units),
+    round: roundOf(planned, roundIsOut),
+    days,
+    bands: bandsOf(planned),
+    beds: bedsOf(planned),
+    sentences: gardenSentences(planned, losers),
+    weatherKnown: days.some((d) => d.forecast),
+    normalYears: outlook.normalYears,
+    units,
+  };
+}
+
+function roundOf(planned: Planned, isOut: boolean) {
+  if (isOut) return { status: "out" as const };
+  const walk = plannedWalk(planned, 0);
+  if (walk.stops.length > 0) return { status: "due" as const, minutes: Math.round(walk.minutes) };
+  return { status: "none" as const, next: nextRoundDay(planned) };
+}
+
+function daysOf({ outlook, today }: Planned) {
+  const { track } = outlook;
+  const offset = trackIndex(track, today);
+  return outlook.days.map((day, n) => ({
+    day,
+    label: columnDay(day),
+    minC: track.minC[offset + n]!,
+    maxC: track.maxC[offset + n]!,
+    rainMm: track.rainMm[offset + n] ?? null,
+    windKmh: track.windKmh[offset + n] ?? null,
+    forecast: track.source[offset + n] !== "normal",
+    away: outlook.away[n]!,
+    minutesFree: outlook.minutesFree[n]!,
+  }));
+}
+
+function nextRoundDay({ outlook, plan, today }: Planned): string | null {
+  const first = Math.min(...Object.values(plan.picks).flat());
+  return Number.isFinite(first) ? sayDay(outlook.days[first]!, today) : null;
+}
+
+function summaryOf(planned: Planned, units: UnitSystem): string[] {
+  const { outlook, plan } = planned;
+  const frost = outlook.frost.findIndex((n) => n.odds >= 0.4);
+  const until = frost >= 0 ? frost : outlook.days.length - 1;
+  const walks = outlook.days.map((_, n) => plannedWalk(planned, n)).filter((w, n) => n <= until && w.grams > 0);
+  if (walks.length === 0) return ["Nothing to pick is planned in the next two weeks."];
+  const grams = walks.reduce((sum, w) => sum + w.grams, 0);
+  const minutes = walks.reduce((sum, w) => sum + w.minutes, 0);
+  const one = walks.length === 1;
+  const span = frost >= 0 ? `before ${sayNight(outlook.days[frost]!, outlook.today)}’s frost` : "in the next two weeks";
+  const percent = (plan.gap * 100).toFixed(plan.gap < 0.01 ? 1 : 0);
+  return [
+    `${capital(sayCount(walks.length))} ${one ? "round" : "rounds"} ${span} ${one ? "brings" : "bring"} in about `,
+    sayMass(grams < 500 ? Math.max(10, Math.round(grams / 10) * 10) : Math.round(grams / 500) * 500, units),
+    " in ",
+    `${Math.round(minutes)} minutes`,
+    `. No plan can beat it by more than ${percent === "0.0" ? "0.1" : percent} %.`,
+  ];
+}
+
+function bedsOf(planned: Planned) {
+  const { outlook, plan } = planned;
+  const beds = new Map<string, { id: string; name: string; position: number; plantings: PlantingOutlook[] }>();
+  for (const p of outlook.plantings) {
+    const bed = beds.get(p.bed.id) ?? { ...p.bed, plantings: [] };
+    bed.plantings.push(p);
+    beds.set(p.bed.id, bed);
+  }
+  return [...beds.values()]
+    .sort((a, b) => a.position - b.position)
+    .map((bed) => ({
+      id: bed.id,
+      name: bed.name,
+      plantings: bed.plantings.map((p) => ({
+        id: p.planting.id,
+        crop: p.crop.name,
+        variety: p.planting.variety,
+        arc: p.judgement.arc,
+        stage: stageInWords(p.judgement.odds),
+        short: inShort(p, planned),
+        urgent: URGENT.has(p.judgement.verdict.kind),
+        ridge: p.ridge,
+        clear: p.ridge.map((r, n) => Math.min(1, r / Math.max(0.02, p.survival.sound[n]!))),
+        handles: (plan.picks[p.planting.id] ?? []).map((_, order) => plannedPick(planned, p, order)),
+      })),
+    }));
+}

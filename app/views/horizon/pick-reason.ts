@@ -1,0 +1,59 @@
+import { isCounted, type BanReason, type PlantingOutlook } from "~/core/garden";
+import type { Planned } from "../planned";
+import { inTenths, sayDay, sayMass, sayNight, sayPieces } from "../words";
+
+/** Worth under which a move makes no odds (the worth of 20 g of courgette). */
+const NO_ODDS = 0.02;
+
+const THREATS = { wind: "A gale", soaking: "A soaking", heat: "Heat", hail: "Hail", chill: "Lasting chill sets in" };
+
+const BANS: Record<BanReason, string> = {
+  treated: "still within the days of the label",
+  helper: "not the helper’s to pick",
+  "frozen ground": "the ground is frozen",
+  "wet leaves": "leaves are wet in all your minutes",
+};
+
+/** Why a pick stands on its day, in sentences: the hazard, the trip, what a day either way costs. */
+export function pickReason(planned: Planned, p: PlantingOutlook, dayIndex: number, pieces: number): string[] {
+  const { outlook, today, units } = planned;
+  const day = outlook.days[dayIndex]!;
+  const sentences = [`About ${sayPieces(p.crop, pieces, units)} ${sayDay(day, today)}.`];
+  const threat = p.survival.threats.find((t) => t.lastDayBefore === day);
+  if (threat?.kind === "frost") sentences.push(`Frost ${sayNight(day, today)}, ${inTenths(threat.odds)} in this bed.`);
+  else if (threat) sentences.push(`${THREATS[threat.kind]} that day, ${inTenths(threat.odds)}.`);
+  if (outlook.away[dayIndex + 1]) sentences.push("You are away from the day after.");
+  return [
+    ...sentences,
+    ...moveWords(planned, p, dayIndex, dayIndex - 1, "A day earlier"),
+    ...moveWords(planned, p, dayIndex, dayIndex + 1, "A day later"),
+  ];
+}
+
+/** What moving a pick by a day would cost, or what forbids it. */
+function moveWords(planned: Planned, p: PlantingOutlook, from: number, to: number, words: string): string[] {
+  const { outlook, moveCosts, units } = planned;
+  if (to < 0 || to >= outlook.days.length || outlook.away[to]) return [];
+  const ban = p.bans[to];
+  if (ban) return [`${words}: ${BANS[ban]}.`];
+  const cost = moveCosts[p.planting.id]?.[from]?.[to] ?? null;
+  if (cost === null) return [`${words}: no room that day.`];
+  if (Math.abs(cost) < NO_ODDS) return [`${words}: makes no odds.`];
+  if (cost < 0) return [`${words}: would do as well.`];
+  return [`${words}: costs about ${sayMass((cost / p.crop.worthPerKg.value) * 1000, units)} worth.`];
+}
+
+/** What a planned pick brings, and how it is written on the ridge: a counted crop is a bare number. */
+export function plannedPick(planned: Planned, p: PlantingOutlook, order: number) {
+  const days = planned.plan.picks[p.planting.id] ?? [];
+  const day = days[order]!;
+  const row = order === 0 ? 0 : days[order - 1]! + 1;
+  const pieces = p.taskPieces[row]?.[day] ?? 0;
+  const label = sayPieces(p.crop, pieces, planned.units);
+  return {
+    day,
+    label,
+    short: isCounted(p.crop) ? String(Math.max(1, Math.round(pieces))) : label,
+    why: pickReason(planned, p, day, pieces),
+  };
+}

@@ -1,0 +1,172 @@
+import {
+  CROP_GROUPS,
+  cropValues,
+  HOUSEHOLD_STANDING,
+  type Catalogue,
+  type Crop,
+  type CropData,
+  type Variety,
+} from "~/core/crops";
+import type { UnitSystem } from "~/core/units";
+import { everydaySize, sayReadingText } from "../words";
+
+/**
+ * Crops of the list that answer to what was typed, by kind.
+ *
+ * @param growing - ids of the crops that grow here now
+ */
+export function notesList(crops: Catalogue, growing: ReadonlySet<string>, typed: string) {
+  const wanted = typed.trim().toLowerCase();
+  const found = crops.filter((c) => !wanted || wordsOf(c).includes(wanted));
+  const groups = CROP_GROUPS.map((group) => ({
+    group,
+    crops: found
+      .filter((c) => c.group === group)
+      .sort((a, b) => a.name.localeCompare(b.name))
+      .map((c) => ({ id: c.id, name: c.name, size: c.size.text, growing: growing.has(c.id), own: isOwnCrop(c.id) })),
+  })).filter((g) => g.crops.length > 0);
+  return { groups, count: found.length, anyGrowing: growing.size > 0 };
+}
+
+const isOwnCrop = (id: string) => id.startsWith("own_");
+
+/** All that a search may hit: names, cues, how and where kept. */
+function wordsOf(c: Crop): string {
+  const parts = [c.name, c.family, c.group, ...c.alsoCalled, c.pick.how, c.after.text, c.after.store, c.caution ?? ""];
+  const cues = c.cues.flatMap((cue) => [cue.ask, ...cue.readings.map((r) => r.text)]);
+  return [...parts, ...cues].join(" ").toLowerCase();
+}
+
+/** Plain names for the crop choice of a form: the handbook's, or those that this household knows. */
+export function cropNames(crops: Catalogue, ownToo = false) {
+  return crops
+    .filter((c) => ownToo || !isOwnCrop(c.id))
+    .map((c) => ({ id: c.id, name: c.name }))
+    .sort((a, b) => a.name.localeCompare(b.name));
+}
+
+/** What the household has said of a crop. */
+export interface NotesRecord {
+  /** Its patch over the handbook's crop; empty for none. */
+  patch: CropData;
+  varieties: readonly (Variety & { id: string })[];
+  /** Its ways, where it has chosen one. */
+  chosen: readonly { schoolId: string; optionId: string }[];
+  /** Titles behind the source ids. */
+  titles: Readonly<Record<string, string>>;
+}
+
+export type CropNotes = ReturnType<typeof cropNotes>;
+
+/** One crop as the field notes show and print it. */
+export function cropNotes(crop: Crop, { patch, varieties, chosen, titles }: NotesRecord, units: UnitSystem) {
+  const say = (text: string) => sayReadingText(text, units);
+  const own = isOwnCrop(crop.id);
+  return {
+    id: crop.id,
+    name: crop.name,
+    own,
+    family: crop.family,
+    alsoCalled: crop.alsoCalled,
+    sized: Boolean(crop.target),
+    ripeColour: crop.ripeColour ?? null,
+    inBrief: inBrief(crop, say),
+    caution: crop.caution ?? null,
+    cues: cuesOf(crop, say),
+    schools: crop.schools.map(({ id, question, why, standing, usual, options }) => ({
+      id,
+      question,
+      why,
+      standing: standing.line,
+      usual,
+      chosen: chosen.find((c) => c.schoolId === id)?.optionId ?? usual,
+      options: options.map((o) => ({ id: o.id, label: o.label })),
+    })),
+    varieties,
+    statements: Object.entries(crop.notes)
+      .map(([about, lines]) => ({ about, lines: lines.map((l) => ({ text: say(l.text), standing: l.standing.line })) }))
+      .filter((s) => s.lines.length > 0),
+    // A crop of the household's own is its own in every value: none of them has a handbook to go back to.
+    values: cropValues(crop).map((v) => ({ ...v, path: v.path.join("."), own: !own && isOwn(patch, v.path) })),
+    sources: [...new Set(standingsIn(crop))].sort().map((id) => ({ id, title: titles[id] ?? id })),
+  };
+}
+
+type Say = (text: string) => string;
+type Brief = [what: string, words: string, standing: string];
+
+/** The crop in a dozen lines. */
+function inBrief(crop: Crop, say: Say): Brief[] {
+  const { packet, windowDays, again, size, pick, waiting, heat, rainWait, indoors, after, seedSaving, perennial } =
+    crop;
+  const lines: (Brief | false | undefined)[] = [
+    ["First pick", `${packet.low}–${packet.high} days after it was ${EVENT[packet.from]}`, packet.standing.line],
+    perennial && ["Stands for years", `${firstCropWords(perennial.firstCropYear)}; each year counts from its ${perennial.opens}`, perennial.standing.line], // prettier-ignore
+    ["Stays good", `${windowDays.value} days`, windowDays.standing.line],
+    again && ["Picked again", `every ${span(again.low, again.high)} days`, again.standing.line],
+    ["Size", say(size.text), size.standing.line],
+    ["How", pick.how, pick.standing.line],
+    pick.stays !== "" && ["Leave", pick.stays, pick.standing.line],
+    pick.not !== "" && ["Do not", pick.not, pick.standing.line],
+    ["Waiting", waiting.text, waiting.standing.line],
+    ["Cold", cold(crop), crop.cold.standing.line],
+    heat && ["Heat", `from ${heat.aboveC} °C it ${heat.effect}`, heat.standing.line],
+    rainWait && ["Rain", `wait ${span(rainWait.low, rainWait.high)} days: ${rainWait.because}`, rainWait.standing.line],
+    indoors && ["Indoors", `finishes in ${indoors.low}–${indoors.high} days at ${indoors.atLowC}–${indoors.atHighC} °C: ${indoors.text}`, indoors.standing.line], // prettier-ignore
+    ["Afterwards", after.text, after.standing.line],
+    ["Keeps", after.store, after.standing.line],
+    ...crop.nextCrops.map((n): Brief => ["After that", `${n.crop} in ${span(n.low, n.high)} days`, n.standing.line]),
+    seedSaving && ["Seed", seedSaving.text, seedSaving.standing.line],
+  ];
+  return lines.filter((line): line is Brief => Boolean(line));
+}
+
+const firstCropWords = (year: number) => (year === 1 ? "crops from its first year" : `first crop in its year ${year}`);
+
+function cuesOf(crop: Crop, say: Say) {
+  return crop.cues.map((cue) => ({
+    id: cue.id,
+    ask: cue.ask,
+    how: cue.how ?? null,
+    weight: cue.weight,
+    auto: cue.auto ?? null,
+    standing: cue.standing.line,
+    readings: cue.readings.map((r, i) => ({
+      text: say(r.text),
+      everyday: r.everyday ?? (cue.across ? (everydaySize(r.fromMm, cue.readings[i + 1]?.fromMm, cue.across) ?? null) : null), // prettier-ignore
+      means: r.means,
+      advice: r.advice ?? null,
+    })),
+  }));
+}
+
+const EVENT = { sown: "sown", planted: "planted", blossom: "in blossom", growth: "growing" } as const;
+const span = (low: number, high: number) => (low === high ? String(low) : `${low}–${high}`);
+
+function cold(crop: Crop): string {
+  const { chillC, damageC, killC } = crop.cold;
+  const parts = [
+    chillC === undefined ? "" : `chills below ${chillC} °C`,
+    damageC === null ? "" : `harmed at ${damageC} °C`,
+    killC === null ? "" : `killed at ${killC} °C`,
+  ].filter(Boolean);
+  return parts.length > 0 ? parts.join(", ").replaceAll("-", "−") : "no cold harms what is picked";
+}
+
+/** Whether the household has set this value (of a cue, anything in the cue). */
+function isOwn(patch: CropData, path: string[]): boolean {
+  if (path[0] === "cues") return ((patch.cues ?? []) as { id: string }[]).some((c) => c.id === path[1]);
+  const there = patch[path[0]!];
+  if (there === undefined) return false;
+  return path.length === 1 || (there as Record<string, unknown>)[path[1]!] !== undefined;
+}
+
+function standingsIn(value: unknown): string[] {
+  if (Array.isArray(value)) return value.flatMap(standingsIn);
+  if (typeof value !== "object" || value === null) return [];
+  return Object.entries(value).flatMap(([key, inner]) =>
+    key === "standing" && (inner as { line?: string }).line !== HOUSEHOLD_STANDING
+      ? [...String((inner as { line: string }).line).matchAll(/from memory of (\S+?)(?:;|$)|published: (\S+),/g)].map((m) => m[1] ?? m[2] ?? "") // prettier-ignore
+      : standingsIn(inner),
+  );
+}

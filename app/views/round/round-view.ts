@@ -1,0 +1,137 @@
+import { addDays, localMoment, sunTimes } from "~/core/calendar";
+import type { Catalogue } from "~/core/crops";
+import { BED_MINUTES } from "~/core/garden";
+import { checkView } from "../check/check-view";
+import type { EndedView } from "../check/ended-view";
+import type { Planned } from "../planned";
+import { cropAndVariety, inTenths, sayAmount, sayDay, sayMass, sayPieces } from "../words";
+import { plannedWalk } from "./planned-walk";
+
+/** Where a garden lies, for the hours of its light. */
+export interface PlaceOfGarden {
+  latitude: number;
+  longitude: number;
+  timeZone: string;
+}
+
+/** A round that is out, with its list. */
+export interface RoundOut {
+  id: string;
+  day: string;
+  errands: readonly ErrandOut[];
+}
+
+export interface ErrandOut {
+  plantingId: string;
+  part: "first" | "later";
+  doing: "pick" | "look";
+  minutes: number;
+  expectedPieces: number;
+  passedBy: boolean;
+  bed: string;
+  cropId: string;
+  variety: string;
+  /** Set when its season is over: what can follow. */
+  ended: EndedView | null;
+  /** The pick that closed it. */
+  pick: { id: string; outcome: string; grams: number | null; pieces: number | null; estimated: boolean } | null;
+}
+
+export type RoundView = ReturnType<typeof roundView>;
+export type RoundPreviewView = Extract<RoundView, { status: "not started" }>;
+export type RoundOutView = Extract<RoundView, { status: "out" }>;
+
+/** The round that is out, or the walk that could start today. */
+export function roundView(planned: Planned, place: PlaceOfGarden, out: RoundOut | null, crops: Catalogue) {
+  const common = {
+    today: planned.today,
+    units: planned.units,
+    daylight: daylightOf(planned.today, place),
+    warnings: skyWarnings(planned),
+  };
+  return out ? { ...common, ...outView(planned, out, crops) } : { ...common, ...previewOf(planned) };
+}
+
+function daylightOf(today: string, { latitude, longitude, timeZone }: PlaceOfGarden): string {
+  const sun = sunTimes(today, latitude, longitude);
+  const clock = (at: Date) => localMoment(at, timeZone).slice(11);
+  if (sun.status !== "ok") return "The sun neither rises nor sets";
+  return `Sun ${clock(sun.riseAt)} to ${clock(sun.setAt)}`;
+}
+
+function previewOf(planned: Planned) {
+  const { today, units, outlook } = planned;
+  const walk = plannedWalk(planned, 0);
+  const next = outlook.days.findIndex((_, n) => n > 0 && plannedWalk(planned, n).grams > 0);
+  return {
+    status: "not started" as const,
+    minutes: Math.round(walk.minutes),
+    kilos: sayMass(Math.round(walk.grams / 100) * 100, units),
+    kit: walk.kit,
+    containers: walk.containers.map((c) => c.label),
+    cautions: walk.cautions,
+    split: walk.splitForWetLeaves,
+    next: next > 0 ? sayDay(addDays(today, next), today) : null,
+    stops: walk.stops.map((stop) => ({
+      bed: stop.bedName,
+      part: stop.part,
+      errands: stop.errands.map((e) => ({
+        id: e.plantingId,
+        name: cropAndVariety(e.crop.name, e.variety),
+        what: e.doing === "look" ? "look" : sayPieces(e.crop, e.pieces, units),
+      })),
+    })),
+  };
+}
+
+function outView(planned: Planned, out: RoundOut, crops: Catalogue) {
+  return {
+    status: "out" as const,
+    roundId: out.id,
+    day: out.day,
+    bedMinutes: BED_MINUTES,
+    errands: out.errands.map((e) => errandView(planned, e, crops)),
+  };
+}
+
+function errandView(planned: Planned, e: ErrandOut, crops: Catalogue) {
+  const crop = crops.find((c) => c.id === e.cropId);
+  return {
+    id: e.plantingId,
+    bed: e.bed,
+    name: cropAndVariety(crop?.name ?? e.cropId, e.variety),
+    part: e.part,
+    doing: e.doing,
+    minutes: e.minutes,
+    expected: e.doing === "pick" && crop ? sayPieces(crop, e.expectedPieces, planned.units) : null,
+    done: e.passedBy || e.pick !== null,
+    outcome: outcomeInWords(e, planned),
+    pickId: e.pick?.id ?? null,
+    view: checkView(planned, e.plantingId) ?? null,
+    ended: e.ended,
+  };
+}
+
+function outcomeInWords({ pick, passedBy }: ErrandOut, { units }: Planned): string | null {
+  if (!pick) return passedBy ? "passed by" : null;
+  return pick.outcome === "nothing ready" ? "nothing ready" : sayAmount(pick, units);
+}
+
+/** What the sky of today asks of whoever goes out. */
+function skyWarnings({ outlook }: Planned): string[] {
+  const terms = outlook.terms[0]!;
+  const { thunderHours, hotSlots } = terms;
+  const first = thunderHours[0];
+  const thunder = Math.max(outlook.storms[0]!.thunderOdds, ...thunderHours.map((h) => h.thunderOdds));
+  return [
+    leafWarning(terms),
+    first ? `Thunder ${inTenths(thunder)}, ${first.clock} to ${thunderHours.at(-1)!.clock}: be in before it.` : "",
+    hotSlots.length > 0 ? `Too hot to work at ${hotSlots.join(" and ")}: go early or late, take water.` : "",
+  ].filter(Boolean);
+}
+
+function leafWarning({ dryFrom, wetAllDay, hours }: Planned["outlook"]["terms"][number]): string {
+  if (dryFrom) return `Leaves are dry from about ${dryFrom}.`;
+  if (!wetAllDay) return "";
+  return hours?.rainHoursKnown ? "Leaves stay wet today." : "Rain about today: leaves may be wet.";
+}
