@@ -21,7 +21,7 @@ const sections = page
 
 describe("the examples of docs/core-json.md are true", () => {
   test("there is one of each verb", () =>
-    expect([...new Set(sections.map((s) => s.verb))].sort()).toEqual(["crops", "forecast", "judge", "plan"]));
+    expect([...new Set(sections.map((s) => s.verb))].sort()).toEqual(["crops", "forecast", "judge", "plan", "year"]));
   test.each(sections.map((s) => [s.verb, s] as const))("%s", (verb, { input, wanted }) => {
     const { code, out } = core(verb, input);
     expect(code).toBe(0);
@@ -37,7 +37,7 @@ describe("bad input: exit 2 and one JSON object on standard error", () => {
   const good = JSON.parse(sections.find((s) => s.verb === "judge")!.input) as Record<string, unknown>;
   test.each<[string, string, string, string, RegExp]>([
     ["no JSON", "judge", "{", "", /not JSON/],
-    ["an unknown verb", "guess", "{}", "", /one of crops, judge, forecast, plan/],
+    ["an unknown verb", "guess", "{}", "", /one of crops, judge, forecast, plan, year/],
     ["a day that does not exist", "judge", JSON.stringify({ ...good, today: "2026-02-30" }), "today", /not a day/],
     ["an unknown crop", "judge", JSON.stringify({ ...good, crop: "tulip" }), "", /no crop “tulip”/],
     [
@@ -47,6 +47,8 @@ describe("bad input: exit 2 and one JSON object on standard error", () => {
       "",
       /no reading “pink”/,
     ],
+    ["a year of eleven months", "year", JSON.stringify({ latitude: 52, from: "2026-01-01", months: Array.from({ length: 11 }, () => [1, 9]) }), "months", /12|items|elements/], // prettier-ignore
+    ["a year of an unknown crop", "year", JSON.stringify({ latitude: 52, from: "2026-01-01", crops: ["tulip"] }), "", /no crop “tulip”/], // prettier-ignore
     ["a garden without beds", "plan", JSON.stringify({ today: "2026-09-19" }), "latitude", /expected number/],
   ])("%s", (_, verb, input, path, words) => {
     const { code, out, err } = core(verb, input);

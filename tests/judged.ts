@@ -1,8 +1,8 @@
 import { catalogue } from "~/catalogue/catalogue.server";
 import { addDays, type IsoDay } from "~/core/calendar";
-import { ofVariety, type Variety } from "~/core/crops";
+import { ofVariety, type Crop, type Variety } from "~/core/crops";
 import type { RainOutlook, Threat } from "~/core/hazards";
-import { assess, development, judge, type Look } from "~/core/readiness";
+import { assess, development, judge, normalDaysTo, type Look } from "~/core/readiness";
 import { roughNormals, skyTrack } from "~/core/weather";
 import { conflictSentence, howToTake, verdictSentence, waitingSentence } from "~/views/check/verdict-words";
 
@@ -13,9 +13,9 @@ export const HORIZON = 14;
 /** A planting on a day, what was seen of it and what is coming, for tests of the judgement. */
 export interface Situation {
   crop: string;
-  /** When it started; left out, so long ago that it has just reached its day by the packet. */
+  /** When it started; left out, so long ago that it has just reached its usual day. */
   started?: IsoDay;
-  /** Days before (−) or after (+) its day by the packet, in place of `started`. */
+  /** Days before (−) or after (+) its usual day, in place of `started`. */
   packetDay?: number;
   today: IsoDay;
   looks?: Look[];
@@ -53,8 +53,7 @@ function judgementOf(s: Situation) {
   const plain = crops.find((c) => c.id === s.crop)!;
   const crop = ofVariety(plain, s.variety);
   const { today } = s;
-  const middle = Math.round((crop.packet.low + crop.packet.high) / 2);
-  const started = s.started ?? addDays(today, -middle - (s.packetDay ?? 0));
+  const started = s.started ?? startFor(crop, addDays(today, -(s.packetDay ?? 0)));
   const track = skyTrack([], [], normals, started, today, addDays(today, 90));
   const dev = development(crop, track, normals, {
     startedOn: started,
@@ -85,6 +84,18 @@ function judgementOf(s: Situation) {
     growingYear: s.growingYear ?? null,
   });
   return { crop, judgement };
+}
+
+/** The start from which a crop comes to its usual day on a given one, by its heat. */
+function startFor(crop: Crop, readyOn: IsoDay): IsoDay {
+  const { low, high } = crop.life.heat;
+  const { baseC, upperC } = crop.degreeDays;
+  let days = Math.round((crop.packet.low + crop.packet.high) / 2);
+  for (let n = 0; n < 8; n++) {
+    const taken = normalDaysTo(Math.sqrt(low * high), normals, addDays(readyOn, -days), baseC, upperC);
+    days = Math.round((days + taken) / 2);
+  }
+  return addDays(readyOn, -days);
 }
 
 /** Looks of one day: [cue, reading] each. */

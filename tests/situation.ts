@@ -12,7 +12,7 @@ export interface GardenSituation {
   words: string;
   crop: string;
   looks: string;
-  /** Days after its day by the packet. */
+  /** Days after its usual day. */
   packetDay?: number;
   more?: Partial<Situation>;
   kind: string;

@@ -10,7 +10,7 @@ import {
   removeOwnCrop,
   setCropValue,
 } from "~/services/notes/field-notes.server";
-import { cropPage } from "~/services/notes/notes-page.server";
+import { cropPage, cropYearOf } from "~/services/notes/notes-page.server";
 import type { NotesAnswer } from "~/views/notes/notes-answer";
 import { fieldsOf } from "./form";
 import { knownGarden } from "~/services/garden/known-garden.server";
@@ -24,7 +24,7 @@ export function loader({ params }: Route.LoaderArgs) {
   const { db, garden } = knownGarden();
   const notes = cropPage(db, params.cropId, garden.unitSystem);
   if (!notes) throw data("There is no such crop in the field notes.", { status: 404 });
-  return { notes, units: garden.unitSystem };
+  return { notes, units: garden.unitSystem, year: cropYearOf(db, garden, params.cropId)! };
 }
 
 const Intent = z.discriminatedUnion("intent", [

@@ -1,5 +1,5 @@
 import type { Route } from "./+types/sheets";
-import { sheetsPage } from "~/services/notes/notes-page.server";
+import { cropYearOf, sheetsPage } from "~/services/notes/notes-page.server";
 import { knownGarden } from "~/services/garden/known-garden.server";
 import { SheetsPage } from "~/ui/notes/SheetsPage";
 
@@ -9,7 +9,8 @@ export const meta: Route.MetaFunction = () => [{ title: "Crop sheets · Akmedon"
 export function loader({ request }: Route.LoaderArgs) {
   const { db, garden } = knownGarden();
   const asked = new URL(request.url).searchParams.getAll("crop");
-  return { sheets: sheetsPage(db, asked, garden.unitSystem) };
+  const sheets = sheetsPage(db, asked, garden.unitSystem);
+  return { sheets: sheets.map((notes) => ({ notes, year: cropYearOf(db, garden, notes.id)! })) };
 }
 
 export default function Sheets({ loaderData }: Route.ComponentProps) {

@@ -150,8 +150,8 @@ export const HANDBOOK_YEAR: readonly HandbookCell[] = TABLE.trim().split("\n").f
 
 /** Mean daily low and high of each month, °C, of four made-up places: our judgement, as usual of such climates. */
 export const CLIMATES = {
-  C: { name: "cool maritime", latitude: 52, months: [[2, 8], [2, 8], [3, 11], [5, 14], [8, 17], [11, 20], [13, 23], [13, 22], [11, 19], [8, 15], [5, 11], [3, 8]] }, // prettier-ignore
-  K: { name: "continental", latitude: 44, months: [[-12, -2], [-10, 1], [-4, 7], [2, 15], [9, 21], [14, 26], [17, 29], [16, 27], [11, 23], [5, 16], [-2, 7], [-9, 0]] }, // prettier-ignore
-  H: { name: "hot and dry", latitude: 37, months: [[4, 13], [5, 17], [7, 20], [9, 24], [13, 29], [17, 33], [19, 36], [18, 35], [16, 31], [11, 25], [6, 18], [3, 13]] }, // prettier-ignore
-  S: { name: "mild south", latitude: -37, months: [[15, 25], [15, 25], [14, 23], [11, 20], [9, 17], [7, 14], [6, 13], [7, 15], [8, 17], [10, 19], [12, 21], [14, 23]] }, // prettier-ignore
-} as const satisfies Record<HandbookCell["climate"], { name: string; latitude: number; months: readonly (readonly [number, number])[] }>; // prettier-ignore
+  C: { name: "cool maritime", lowSpreadC: 3.4, latitude: 52, months: [[2, 8], [2, 8], [3, 11], [5, 14], [8, 17], [11, 20], [13, 23], [13, 22], [11, 19], [8, 15], [5, 11], [3, 8]] }, // prettier-ignore
+  K: { name: "continental", lowSpreadC: 4.6, latitude: 44, months: [[-12, -2], [-10, 1], [-4, 7], [2, 15], [9, 21], [14, 26], [17, 29], [16, 27], [11, 23], [5, 16], [-2, 7], [-9, 0]] }, // prettier-ignore
+  H: { name: "hot and dry", lowSpreadC: 3.2, latitude: 37, months: [[4, 13], [5, 17], [7, 20], [9, 24], [13, 29], [17, 33], [19, 36], [18, 35], [16, 31], [11, 25], [6, 18], [3, 13]] }, // prettier-ignore
+  S: { name: "mild south", lowSpreadC: 2.8, latitude: -37, months: [[15, 25], [15, 25], [14, 23], [11, 20], [9, 17], [7, 14], [6, 13], [7, 15], [8, 17], [10, 19], [12, 21], [14, 23]] }, // prettier-ignore
+} as const satisfies Record<HandbookCell["climate"], { name: string; lowSpreadC: number; latitude: number; months: readonly (readonly [number, number])[] }>; // prettier-ignore

@@ -54,7 +54,7 @@ test("every crop has a sheet with cues, standings and the sources it names", () 
 
 test("a value of the household moves the judgement, and the handbook's can come back", () => {
   const before = check("carrot").closes;
-  expect(setCropValue(db, "carrot", "windowDays.value", "60").status).toBe("saved");
+  expect(setCropValue(db, "carrot", "windowDays.value", "20").status).toBe("saved");
   expect(check("carrot").closes).not.toBe(before);
   expect(cropPage(db, "carrot", "metric")!.values.filter((v) => v.own).map((v) => v.path)).toEqual(["windowDays.value"]); // prettier-ignore
   expect(dropCropValue(db, "carrot", "windowDays.value").status).toBe("saved");

@@ -3,7 +3,7 @@ import { catalogue } from "~/catalogue/catalogue.server";
 import { addDays } from "../calendar";
 import type { Stage, StageOdds } from "../readiness";
 import { roughNormals, skyTrack } from "../weather";
-import { onceOffer, repeatOffer, stageWorth } from ".";
+import { onceOffer, repeatOffer, ripening, stageWorth } from ".";
 
 const today = "2026-08-10";
 const crop = (id: string) => catalogue().find((c) => c.id === id)!;
@@ -93,8 +93,20 @@ test("shares of worth rise to the peak and fall from it, for every crop", () => 
 
 const normals = roughNormals(50);
 const track = skyTrack([], [], normals, addDays(today, -40), today, addDays(today, 30));
-const offerOf = (id: string, plants: number, since: string, bearing = 1, restarted = true) =>
-  repeatOffer(crop(id), plants, track, since, () => bearing, restarted, sound(14), 0);
+/** In full bearing since the middle of July. */
+const offerOf = (id: string, plants: number, since: string | null, begun = 1) =>
+  repeatOffer(
+    crop(id),
+    track,
+    ripening(crop(id), track, {
+      pieces: plants * crop(id).piecesPerPlant.value,
+      firstPickOn: since ? "2026-07-15" : null,
+      begun: (at) => (at >= 10 ? begun : 0),
+      extraC: 0,
+      horizon: 14,
+    }),
+    { since, there: () => 1, sound: sound(14), primeDays: crop(id).windowDays.value },
+  );
 
 test("twice the plants give twice the crop", () => {
   const one = offerOf("courgette", 2, today);
@@ -116,11 +128,32 @@ test("left too long a courgette's round is worth less than a prompt one, and sup
 });
 
 test("before it bears there is nothing to pick, and a chance of bearing counts as such", () => {
-  expect(offerOf("courgette", 3, today, 0, false).pieces[0]![5]).toBe(0);
-  expect(offerOf("courgette", 3, today, 0.5, false).pieces[0]![5]).toBeCloseTo(
-    offerOf("courgette", 3, today, 1, false).pieces[0]![5]! / 2,
+  expect(offerOf("courgette", 3, null, 0).pieces[0]![5]).toBe(0);
+  expect(offerOf("courgette", 3, null, 0.5).pieces[0]![5]).toBeCloseTo(
+    offerOf("courgette", 3, null).pieces[0]![5]! / 2,
     9,
   );
+});
+
+test("what keeps giving comes to an end, and what has long gone over is no longer there", () => {
+  const pea = (firstPickOn: string) =>
+    ripening(crop("pea_shelling"), track, { pieces: 10, firstPickOn, begun: () => 1, extraC: 0, horizon: 14 });
+  const sum = (r: ReturnType<typeof pea>) => r.born.slice(-14).reduce((a, b) => a + b, 0);
+  expect(sum(pea("2026-06-15"))).toBeLessThan(0.05 * sum(pea("2026-08-08")));
+  expect(pea("2026-06-15").ended.at(-1)!).toBeGreaterThan(0.98);
+  const left = offerOf("raspberry_summer", 3, null);
+  expect(left.pieces[0]![0]!).toBeLessThan(left.pieces[0]![0]! + left.pieces[1]![9]!);
+});
+
+test("a crop taken in passes ripens as a whole, once: no more than its pieces, most in the middle of its span", () => {
+  const currant = crop("currant_red");
+  const long = skyTrack([], [], roughNormals(50), "2026-05-01", "2026-07-10", "2026-10-30");
+  const r = ripening(currant, long, { pieces: 100, firstPickOn: "2026-07-01", begun: () => 1, extraC: 0, horizon: 60 });
+  const total = r.born.reduce((a, b) => a + b, 0);
+  expect(total).toBeGreaterThan(80);
+  expect(total).toBeLessThanOrEqual(101);
+  const most = r.born.indexOf(Math.max(...r.born));
+  expect(most).toBeGreaterThan(r.born.findIndex((n) => n > 0.2));
 });
 
 test("a backlog since the last pick counts from its day, not from today", () =>

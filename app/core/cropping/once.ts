@@ -12,18 +12,20 @@ export interface PickOffer {
 /** Worth kept a day by what stays out beyond the horizon, unforeseen hazards and pests: our judgement. */
 const KEPT_PER_DAY = 0.996;
 const BEYOND_DAYS = 45;
-/** What has gone over goes on losing a share of its worth each day (wood, rot, pests): our judgement. */
-const GONE_KEPT_PER_DAY = 0.94;
+/** Before it is nearly ready only what is good young is worth anything, and then this share: our judgement. */
+const YOUNG = { goodFrom: 0.5, share: 0.25 } as const;
 
 /** Worth of a piece picked in each stage, as a share of prime. */
 export function stageWorth(crop: Crop): Record<Stage, number> {
   const early = crop.worthEarly.value;
   const past = crop.worthPast.value;
-  return { "not yet": 0.25 * early, close: early, prime: 1, slipping: (1 + past) / 2, gone: past };
+  const young = crop.thins?.value && early >= YOUNG.goodFrom ? YOUNG.share * early : 0;
+  return { "not yet": young, close: early, prime: 1, slipping: (1 + past) / 2, gone: past };
 }
 
 /**
- * A crop lifted in one go: w(t) = V · quality(t) · share still sound(t).
+ * A crop lifted in one go: w(t) = V · quality(t) · share still sound(t). What has gone over is halved in the days until
+ * it is gone.
  *
  * @param pieces - still standing
  * @param sound - share sound on each day from today, length of the horizon
@@ -38,11 +40,10 @@ export function onceOffer(
 ): PickOffer & { leftWorth: number } {
   const quality = stageWorth(crop);
   const full = (pieces * crop.pieceGrams.value * crop.worthPerKg.value) / 1000;
+  const goneKept = 0.5 ** (1 / Math.sqrt(crop.life.past.low * crop.life.past.high));
   const worthOn = (n: number) => {
     const odds = oddsOn(stages, addDays(today, n));
-    return (
-      full * STAGES.reduce((sum, s) => sum + odds[s] * quality[s] * (s === "gone" ? GONE_KEPT_PER_DAY ** n : 1), 0)
-    );
+    return full * STAGES.reduce((sum, s) => sum + odds[s] * quality[s] * (s === "gone" ? goneKept ** n : 1), 0);
   };
   const horizon = sound.length;
   const worth = Array.from(sound, (share, n) => worthOn(n) * share);

@@ -1,20 +1,23 @@
 import { expect, test } from "vitest";
 import { catalogue } from "~/catalogue/catalogue.server";
-import { addDays } from "../calendar";
-import { roughNormals, skyTrack } from "../weather";
+import { addDays, daysBetween } from "../calendar";
+import { yieldSpread } from "../life";
 import { leafOffer, settingRate } from ".";
 
 const today = "2026-08-10";
 const courgette = catalogue().find((c) => c.id === "courgette")!;
 const kale = catalogue().find((c) => c.id === "kale_leaf")!;
-const track = skyTrack([], [], roughNormals(50), addDays(today, -60), today, addDays(today, 20));
+/** Three plants in steady bearing: so many pieces a day. */
+const A_DAY = 1.3;
+const expected = (after: string | null, to: string) => (after ? A_DAY * daysBetween(after, to) : 0);
 const picks = (pieces: number, gaps = [12, 9, 6, 3]) => gaps.map((ago) => ({ pickedOn: addDays(today, -ago), pieces, tookAll: true })); // prettier-ignore
 const rate = (pieces: number, counts: { countedOn: string; what: "ready"; number: number }[] = []) =>
-  settingRate(courgette, { plants: 3, startedOn: "2026-05-10", picks: picks(pieces), counts }, track, 0, today);
+  settingRate(courgette, { picks: picks(pieces), counts }, expected, today);
 
 test("without picks it bears as the catalogue says", () =>
-  expect(settingRate(courgette, { plants: 3, startedOn: "2026-05-10", picks: [] }, track, 0, today)).toEqual({
+  expect(settingRate(courgette, { picks: [] }, expected, today)).toEqual({
     factor: 1,
+    logSpread: yieldSpread(courgette),
     seen: 0,
   }));
 
@@ -22,7 +25,7 @@ test("picks above the expected raise the rate, below lower it, never out of reas
   expect(rate(12).factor).toBeGreaterThan(1.2);
   expect(rate(1).factor).toBeLessThan(0.9);
   expect(rate(0).factor).toBeLessThan(rate(1).factor);
-  expect(rate(5000).factor).toBe(4);
+  expect(rate(5000).factor).toBe(5);
   expect(rate(4).seen).toBe(3);
 });
 
@@ -33,8 +36,10 @@ test("a count since the last pick teaches like a pick", () => {
 });
 
 test("the update is gamma and Poisson: more of the same evidence, nearer to it", () => {
-  const many = settingRate(courgette, { plants: 3, startedOn: "2026-05-10", picks: picks(12, [24, 21, 18, 15, 12, 9, 6, 3]) }, track, 0, today); // prettier-ignore
+  const many = settingRate(courgette, { picks: picks(12, [24, 21, 18, 15, 12, 9, 6, 3]) }, expected, today);
   expect(many.factor).toBeGreaterThan(rate(12).factor);
+  expect(many.logSpread).toBeLessThan(rate(12).logSpread);
+  expect(rate(12).logSpread).toBeLessThan(yieldSpread(courgette));
 });
 
 test("leaves: what was counted less those that must stay; an old count is none", () => {

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { Life } from "./life";
 import { School } from "./school";
 import { Standing } from "./standing";
 
@@ -243,11 +244,10 @@ export const Crop = z.object({
   after: z.object({
     text: z.string(),
     store: z.string(),
-    /** Class of storage conditions, A to V, as in the handbook. */
-    storeClass: z.string().length(1).optional(),
     standing: Standing,
   }),
   caution: z.string().optional(),
+  life: Life,
   cues: z.array(Cue).min(1),
   /** Ways that good gardeners differ on, of this crop. */
   schools: z.array(School).default([]),

@@ -47,7 +47,9 @@ export function resolveLikes(files: readonly CropData[]): CropData[] {
     if (typeof file.like !== "string") return file;
     const base = byId.get(file.like);
     if (!base) throw new Error(`${id}: is like “${file.like}”, which is no crop`);
-    return patchCrop(whole(base, [...under, id]), file);
+    // A life is its own: what another crop lives through is not inherited by not being written.
+    const { life: _, ...likeness } = whole(base, [...under, id]);
+    return patchCrop(likeness, file);
   };
   return files.map((file) => whole(file, []));
 }

@@ -1,10 +1,18 @@
 import { addDays, dayOfYear, daysBetween } from "../calendar";
 import type { Catalogue } from "../crops";
 import { BED_CLIMATES } from "../hazards";
-import { firstPickSays, learntFrom, normalHeat, requirementFromDays, type FirstPick, type Learnt } from "../readiness";
+import {
+  firstPickSays,
+  learntFrom,
+  normalHeat,
+  normalDaysTo,
+  requirementFromHeat,
+  type FirstPick,
+  type Learnt,
+} from "../readiness";
 import { dailyDegreeDays, normalDegreeDays, type ClimateNormals } from "../weather";
 import type { FirstPickMade, GardenState } from "./garden-state";
-import { spanOf } from "./planting-span";
+import { heatNeed } from "../life";
 
 /** A first pick this many times off the packet's heat is a slip of a date, and nothing is learnt from it. */
 const MOST_OFF = 2.2;
@@ -23,7 +31,7 @@ export function learnerOf(
   const observed = new Map(garden.observed.map((d) => [d.day, d]));
   const byCrop = new Map<string, FirstPick[]>();
   for (const made of garden.firstPicks) {
-    const pick = firstPickOf(made, catalogue, normals, observed);
+    const pick = firstPickOf(made, catalogue, normals, observed, garden.latitude);
     if (pick) byCrop.set(made.cropId, [...(byCrop.get(made.cropId) ?? []), pick]);
   }
   return (cropId, variety) => learntFrom(byCrop.get(cropId) ?? [], variety.trim().toLowerCase());
@@ -34,21 +42,25 @@ function firstPickOf(
   catalogue: Catalogue,
   normals: ClimateNormals,
   observed: ReadonlyMap<string, { minC: number; maxC: number }>,
+  latitude: number,
 ): FirstPick | undefined {
   const crop = catalogue.find((c) => c.id === made.cropId);
   if (!crop) return undefined;
   const { baseC, upperC } = crop.degreeDays;
   const extraC = BED_CLIMATES[made.bedKind].dayC;
-  const { low, high } = spanOf(crop, {
-    startEvent: made.startEvent ?? crop.packet.from,
-    startDoubtDays: 0,
-    seasonCrop: "main",
-    packet: made.packet,
-  });
-  const packet = requirementFromDays(normals, made.startedOn, low, high, baseC, upperC);
+  const startEvent = made.startEvent ?? crop.packet.from;
+  const need = heatNeed(
+    crop,
+    { startEvent, startedOn: made.startedOn, startDoubtDays: 0, seasonCrop: "main", packet: made.packet },
+    normals,
+    latitude,
+  );
+  if (!need) return undefined;
+  const days = normalDaysTo(need.high, normals, need.countsFrom, baseC, upperC);
+  const packet = requirementFromHeat(need.low, need.high, need.high / days);
   let heat = 0;
-  for (let i = 0; i <= daysBetween(made.startedOn, made.pickedOn); i++) {
-    const day = addDays(made.startedOn, i);
+  for (let i = 0; i <= daysBetween(need.countsFrom, made.pickedOn); i++) {
+    const day = addDays(need.countsFrom, i);
     const seen = observed.get(day);
     heat += seen
       ? dailyDegreeDays(seen.minC, Math.max(seen.minC, seen.maxC + extraC), baseC, upperC)

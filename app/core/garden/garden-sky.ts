@@ -32,6 +32,7 @@ const BACK_DAYS = 30;
 /** All that the weather says of a garden, for every planting alike. */
 export interface GardenSky {
   today: IsoDay;
+  latitude: number;
   days: IsoDay[];
   track: SkyTrack;
   normals: ClimateNormals;
@@ -66,6 +67,7 @@ export function gardenSky(garden: GardenState, horizonDays: number): GardenSky {
   );
   return {
     today,
+    latitude: garden.latitude,
     days: Array.from({ length: horizonDays }, (_, n) => addDays(today, n)),
     track,
     normals,

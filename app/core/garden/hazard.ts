@@ -1,6 +1,7 @@
 import type { IsoDay } from "../calendar";
 import type { BedKind } from "../hazards";
 import type { Picks } from "../planner";
+import { plannedPicks } from "./planned-picks";
 import type { PlantingOutlook } from "./planting-outlook";
 
 export const HAZARD_KINDS = [
@@ -88,7 +89,7 @@ export type Hazard = Ahead &
 
 /** What a hazard does to one planting, and the plan's pick ahead of it. */
 export function touch(p: PlantingOutlook, picks: Picks, n: number, loss: number): Touched {
-  const planned = (picks[p.planting.id] ?? []).filter((t) => t <= n);
+  const planned = plannedPicks(p, picks).map((pick) => pick.day).filter((day) => day <= n); // prettier-ignore
   return {
     plantingId: p.planting.id,
     loss,

@@ -2,10 +2,11 @@ export { BedState, FirstPickMade, GardenState, LookTaken, PickMade, PlantingStat
 export { BED_MINUTES, ROUND_MINUTES } from "./plan-problem";
 export { HORIZON_DAYS, lookAhead, type GardenOutlook, type KeptOutlooks } from "./look-ahead";
 export { lastDayOf, type GardenSky } from "./garden-sky";
+export { plannedPicks, plantingOfTask, type PlannedPick } from "./planned-picks";
 export { type PlantingOutlook } from "./planting-outlook";
-export { cropShare, nextCropOf, spanOf, type Span } from "./planting-span";
 export { THUNDER_STOP, type DayTerms } from "./day-terms";
 export { isThreat, type BedOdds, type Hazard, type HazardAct, type HazardKind, type Touched } from "./hazard";
 export { hazardsAhead } from "./hazards-ahead";
+export { seasonLife, type SeasonLife } from "./season-life";
 export { isCounted } from "./is-counted";
 export { type BanReason } from "./pick-bans";

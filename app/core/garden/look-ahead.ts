@@ -85,7 +85,7 @@ export function lookAhead(
     trips: garden.trips,
     covers: garden.covers,
     plantings,
-    problem: planProblem(sky.days, minutesFree, plantings.map((p) => p.task)), // prettier-ignore
+    problem: planProblem(sky.days, minutesFree, plantings.flatMap((p) => p.parts.map((part) => part.task))), // prettier-ignore
   };
 }
 

@@ -3,6 +3,7 @@ import type { Picks } from "../planner";
 import { THUNDER_STOP } from "./day-terms";
 import { touch, type Hazard } from "./hazard";
 import type { GardenOutlook } from "./look-ahead";
+import { plannedPicks } from "./planned-picks";
 
 /** What takes nothing but asks people to stay in or to wait: thunder, watered-down fruit, wet leaves. */
 export function patienceAhead(outlook: GardenOutlook, picks: Picks): Hazard[] {
@@ -49,7 +50,9 @@ function watery(outlook: GardenOutlook): Hazard[] {
 function wetLeaves(outlook: GardenOutlook, picks: Picks): Hazard[] {
   const cards = outlook.terms.slice(0, 2).flatMap(({ day, dryFrom, wetAllDay, hours }, n): Hazard[] => {
     const hit = outlook.plantings.filter(
-      (p) => p.crop.handsOffWhenWet.value && ((picks[p.planting.id] ?? []).includes(n) || p.bans[n] === "wet leaves"),
+      (p) =>
+        p.crop.handsOffWhenWet.value &&
+        (plannedPicks(p, picks).some((pick) => pick.day === n) || p.bans[n] === "wet leaves"),
     );
     if ((!dryFrom && !wetAllDay) || hit.length === 0) return [];
     const by = (hours?.hours.find((h) => h.clock >= "06:00")?.leavesWet ?? "dew") === "rain" ? "rain" : "dew";

@@ -1,5 +1,5 @@
 import type { IsoDay } from "../calendar";
-import type { Crop } from "../crops";
+import type { ColdLimit, Crop } from "../crops";
 import { normalCdf } from "../statistics";
 import { trackIndex, type SkyTrack, type SoilDay } from "../weather";
 import { BED_CLIMATES, type BedKind } from "./bed-climate";
@@ -9,6 +9,10 @@ import { stormOdds } from "./storm";
 
 export const THREAT_KINDS = ["frost", "chill", "wind", "soaking", "hail", "heat"] as const;
 
+/** How old a plant is, as far as cold goes: in leaf and growing, in flower, or with the part that is picked on it. */
+export const COLD_AGES = ["young", "flower", "part"] as const;
+export type ColdAge = (typeof COLD_AGES)[number];
+
 /** Something coming that would take a good part of a planting's crop. */
 export interface Threat {
   kind: (typeof THREAT_KINDS)[number];
@@ -17,6 +21,9 @@ export interface Threat {
   odds: number;
   /** Expected share lost. */
   loss: number;
+  /** Of a frost: which part of the plant it takes, and what helps. Picking saves the part that is picked only. */
+  part?: ColdAge;
+  act?: ColdLimit["act"];
 }
 
 export interface Survival {
@@ -29,6 +36,8 @@ export interface Survival {
 export interface SurvivalTerms {
   /** P(nearly ready or beyond) on day n: heat opens the heads that have formed. */
   nearlyOn?: (n: number) => number;
+  /** What a night takes of the plant on day n; left out: the part that is picked. */
+  ageOn?: (n: number) => ColdAge;
   /** What a cover holds back on an evening, °C. */
   coverGainC?: (evening: IsoDay) => number;
   /** Soil of the bed a hand deep, by day; needed for roots that chill. */
@@ -50,6 +59,33 @@ const HAIL_LOSS: Partial<Record<Crop["group"], number>> = {
   pod: 0.15,
   head: 0.1,
 };
+
+/** The cold limits of a crop at an age; where none is written, those of the part that is picked. */
+export function coldLimitAt(
+  { cold, life }: Crop,
+  age: ColdAge,
+): {
+  damageC: number | null;
+  killC: number | null;
+  lostAtDamage: number;
+  act: ColdLimit["act"];
+  age: ColdAge;
+} {
+  const own = age === "part" ? undefined : life.cold[age];
+  return own ? { ...own, age } : { ...cold, act: "pick", age: "part" };
+}
+
+/** Odds of nights below a limit, each limit asked for once. */
+function coldNights(track: SkyTrack, kind: BedKind, days: number, coverGainC: (evening: IsoDay) => number) {
+  const known = new Map<number | null, number[]>([[null, []]]);
+  return (limitC: number | null): number[] => {
+    const before = known.get(limitC);
+    if (before || limitC === null) return before ?? [];
+    const odds = nightOddsBelow(track, kind, limitC, days - 1, coverGainC).map((n) => n.odds);
+    known.set(limitC, odds);
+    return odds;
+  };
+}
 
 /** Days that the forecast or the station speaks of: a normal day is no call. */
 function called(track: SkyTrack, at: number): boolean {
@@ -85,22 +121,22 @@ export function survival(
   track: SkyTrack,
   kind: BedKind,
   days: number,
-  { nearlyOn = () => 1, coverGainC = () => 0, soil = [] }: SurvivalTerms = {},
+  { nearlyOn = () => 1, ageOn = () => "part", coverGainC = () => 0, soil = [] }: SurvivalTerms = {},
 ): Survival {
   const sound = new Float64Array(days).fill(1);
   const threats: Threat[] = [];
   const today = trackIndex(track, track.today);
-  const { damageC, killC, lostAtDamage } = crop.cold;
-  const damage = damageC === null ? null : nightOddsBelow(track, kind, damageC, days - 1, coverGainC);
-  const kill = killC === null ? null : nightOddsBelow(track, kind, killC, days - 1, coverGainC);
+  const limitAt = (n: number) => coldLimitAt(crop, ageOn(n));
+  const nights = coldNights(track, kind, days, coverGainC);
   const storms = stormOdds(track, days);
   const sheltered = kind === "tunnel" || kind === "frame";
   let chillKept = 1;
   for (let i = 1; i < days; i++) {
     const evening = storms[i - 1]!.day;
-    const killed = kill?.[i - 1]?.odds ?? 0;
-    const touched = Math.max(0, (damage?.[i - 1]?.odds ?? 0) - killed);
-    const frostLoss = killed + touched * lostAtDamage;
+    const limit = limitAt(i - 1);
+    const killed = nights(limit.killC)[i - 1] ?? 0;
+    const touched = Math.max(0, (nights(limit.damageC)[i - 1] ?? 0) - killed);
+    const frostLoss = killed + touched * limit.lostAtDamage;
     // A storm on day i − 1 spoils what is still out on day i: the pick of that morning is ahead of it.
     const gustLoss = sheltered ? 0 : storms[i - 1]!.gustOdds * crop.storm.gustLoss;
     const soakLoss = sheltered ? 0 : storms[i - 1]!.soakOdds * crop.storm.soakLoss;
@@ -111,7 +147,8 @@ export function survival(
     const chillLoss = cold * CHILL_LOSS;
     sound[i] = sound[i - 1]! * (1 - frostLoss) * (1 - gustLoss) * (1 - soakLoss) * (1 - hailLoss) * (1 - heatLoss) * (1 - chillLoss); // prettier-ignore
     const told = (threatKind: Threat["kind"], odds: number, loss: number) => {
-      if (loss >= WORTH_TELLING) threats.push({ kind: threatKind, lastDayBefore: evening, odds, loss });
+      const how = threatKind === "frost" ? { part: limit.age, act: limit.act } : {};
+      if (loss >= WORTH_TELLING) threats.push({ kind: threatKind, lastDayBefore: evening, odds, loss, ...how });
     };
     told("frost", killed + touched, frostLoss);
     told("wind", storms[i - 1]!.gustOdds, gustLoss);

@@ -1,3 +1,12 @@
 export { gardener, measureSize, readableCues, readCue, type Gardener } from "./read-cue";
 export { trueHeat, trueWeather, type TrueDay } from "./true-climate";
-export { developmentOn, firstPickOf, growTruly, type TruePlanting, type TruthInput } from "./true-planting";
+export { bearTruly, readyPieces, type TrueCrop } from "./true-crop";
+export {
+  climateDays,
+  developmentOn,
+  firstPickOf,
+  growTruly,
+  scatterOf,
+  type TruePlanting,
+  type TruthInput,
+} from "./true-planting";

@@ -20,10 +20,10 @@ export interface TruePlanting {
 }
 
 /**
- * How gardens, varieties and seasons' plants differ from the packet, as shares of the packet's own spread
- * of days; together three quarters of it, since the rest of what a packet's range covers is the weather.
- * Then single plantings (log), the garden against its station (°C, for good), beds (°C) and days (log).
- * A variety repeats its own heat to 5 or 6 % (from memory of GDD); the shares are our judgement.
+ * How gardens, varieties and seasons' plants differ from the crop's own heat, as shares of its spread. Then single
+ * plantings (log), the garden against its station (°C, for good), beds (°C) and days (log). Drawn per garden: each
+ * lies between half and twice the middle given here (`scatterOf`). A variety repeats its own heat to 5 or 6 % (from
+ * memory of GDD); the rest is our judgement, and none of it is the estimator's.
  */
 const DIFFERS = {
   garden: 0.46,
@@ -34,8 +34,32 @@ const DIFFERS = {
   bedC: 0.35,
   dailyLog: 0.15,
 } as const;
+export type Scatter = Record<keyof typeof DIFFERS, number>;
 /** 10 and 90 % points of the normal. */
 const Z90 = 1.2816;
+
+/** Widest that a garden's spreads lie from the middle, as a factor either way. */
+const SCATTER_REACH = 2;
+
+/**
+ * The spreads of one garden.
+ *
+ * @returns `size`: the geometric mean of its factors, 1 = usual
+ */
+export function scatterOf(seed: number): { scatter: Scatter; size: number } {
+  const uniform = seeded(seed);
+  const common = uniform() * 2 - 1;
+  let log = 0;
+  const scatter = Object.fromEntries(
+    Object.entries(DIFFERS).map(([key, middle]) => {
+      // A garden is uneven in most ways at once, or in few.
+      const off = Math.log(SCATTER_REACH) * (0.7 * common + 0.3 * (uniform() * 2 - 1));
+      log += off / Object.keys(DIFFERS).length;
+      return [key, middle * Math.exp(off)];
+    }),
+  ) as Scatter;
+  return { scatter, size: Math.exp(log) };
+}
 
 export interface TruthInput {
   crop: Crop;
@@ -46,12 +70,14 @@ export interface TruthInput {
   gardenShift: number;
   varietyShift: number;
   gardenWarmth: number;
+  /** How much this garden's plants differ; left out: as usual gardens. */
+  scatter?: Scatter;
   /** The season's weather from `startedOn`. */
   weather: readonly TrueDay[];
   seed: number;
 }
 
-/** Years whose mean stands for the climate a packet speaks of. */
+/** Years whose mean stands for the climate of the place. */
 const CLIMATE_YEARS = 60;
 const CLIMATE_SEED = 90_000;
 const climates = new Map<string, Float64Array>();
@@ -70,12 +96,17 @@ function climateOf({ degreeDays: { baseC, upperC } }: Crop): Float64Array {
   return heat;
 }
 
-/** Heat of the climate over the first `days` days of a planting. */
-function climateHeat(crop: Crop, startedOn: IsoDay, days: number): number {
+const LONGEST_DAYS = 400;
+
+/** Days that the climate takes to give some heat from a start: what an honest packet would print there. */
+export function climateDays(crop: Crop, startedOn: IsoDay, needed: number): number {
   const heat = climateOf(crop);
   let sum = 0;
-  for (let i = 0; i < Math.round(days); i++) sum += heat[dayOfYear(addDays(startedOn, i))]!;
-  return sum;
+  for (let i = 0; i < LONGEST_DAYS; i++) {
+    sum += heat[dayOfYear(addDays(startedOn, i))]!;
+    if (sum >= needed) return i + 1;
+  }
+  return LONGEST_DAYS;
 }
 
 /**
@@ -84,29 +115,28 @@ function climateHeat(crop: Crop, startedOn: IsoDay, days: number): number {
  * @returns its true development by day; `readyOn` null when the season ends before
  */
 export function growTruly(input: TruthInput): TruePlanting {
-  const { crop, startedOn, extraC, weather } = input;
+  const { crop, startedOn, extraC, weather, scatter = DIFFERS } = input;
   const uniform = seeded(input.seed);
   const draw = () => normalDraw(uniform);
-  const { low, high } = crop.packet;
-  // The packet speaks of open ground.
-  const lowHeat = climateHeat(crop, startedOn, low);
-  const highHeat = climateHeat(crop, startedOn, high);
+  // The crop's own need, of open ground.
+  const { low: lowHeat, high: highHeat } = crop.life.heat;
   const packetLog = Math.log(highHeat / lowHeat) / (2 * Z90);
   const off =
-    packetLog * (DIFFERS.garden * input.gardenShift + DIFFERS.variety * input.varietyShift + DIFFERS.season * draw()) +
-    DIFFERS.plantingLog * draw();
+    packetLog * (scatter.garden * input.gardenShift + scatter.variety * input.varietyShift + scatter.season * draw()) +
+    scatter.plantingLog * draw();
   const requirement = Math.sqrt(lowHeat * highHeat) * Math.exp(off);
-  const bedC = extraC + DIFFERS.gardenC * input.gardenWarmth + DIFFERS.bedC * draw();
+  const bedC = extraC + scatter.gardenC * input.gardenWarmth + scatter.bedC * draw();
   const development = new Float64Array(weather.length);
   let heat = 0;
   let readyOn: IsoDay | null = null;
   weather.forEach((d, i) => {
-    heat += trueHeat(d, crop.degreeDays.baseC, crop.degreeDays.upperC, bedC) * Math.exp(DIFFERS.dailyLog * draw());
+    heat += trueHeat(d, crop.degreeDays.baseC, crop.degreeDays.upperC, bedC) * Math.exp(scatter.dailyLog * draw());
     development[i] = heat / requirement;
     if (!readyOn && heat >= requirement) readyOn = d.day;
   });
   // The window is days at the pace of the ready time; being nearly ready takes about as long.
-  const pace = highHeat > lowHeat ? (highHeat - lowHeat) / (high - low) : highHeat / high;
+  const usual = climateDays(crop, startedOn, Math.sqrt(lowHeat * highHeat));
+  const pace = climateOf(crop)[dayOfYear(addDays(startedOn, usual))]!;
   const window = (crop.windowDays.value * pace * Math.exp(0.22 * draw())) / requirement;
   const nearly = Math.min(0.3, Math.max(0.03, window * Math.exp(0.3 * draw())));
   const over = crop.target ? Math.log((crop.target.overMm ?? 1.3 * crop.target.highMm) / crop.target.lowMm) : 0;

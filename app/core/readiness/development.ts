@@ -2,7 +2,13 @@ import type { Crop, School } from "../crops";
 import { addDays, type IsoDay } from "../calendar";
 import { normalDegreeDays, thermalTime, type ClimateNormals, type SkyTrack, type ThermalTime } from "../weather";
 import { packetNotKnown, type Learnt } from "./learning";
-import { normalHeat, requirementFromDays, type ThermalRequirement } from "./requirement";
+import {
+  normalDaysTo,
+  normalHeat,
+  requirementFromDays,
+  requirementFromHeat,
+  type ThermalRequirement,
+} from "./requirement";
 
 /** How a size grows about the day it reaches its target: ln size = ln target + rate · vigour · (heat − R). */
 export interface Growth {
@@ -43,8 +49,10 @@ export interface DevelopmentInput {
   startedOn: IsoDay;
   /** Of a crop that keeps giving or is taken in passes; picks of others leave the clock running. */
   lastFullPickOn?: IsoDay | null;
-  /** Days of this planting's packet when known, else the crop's. */
-  packet?: { low: number; high: number } | null;
+  /** Heat to its first pick as its crop, kind and packet say; left out: the crop's own, from the start. */
+  need?: { low: number; high: number; countsFrom: IsoDay; windowDays: number } | undefined;
+  /** Days to the first pick instead, for what the plants give after their first crop. */
+  days?: { low: number; high: number } | undefined;
   /** Warmth of the bed over the station by day, °C. */
   extraC?: number;
   /** The household's way by school id; the usual one where it has not chosen. */
@@ -65,20 +73,21 @@ export function development(
   normals: ClimateNormals,
   input: DevelopmentInput,
 ): Development {
-  const { startedOn, lastFullPickOn = null, packet = null, extraC = 0, schools = {}, learnt = packetNotKnown } = input;
+  const { startedOn, lastFullPickOn = null, extraC = 0, schools = {}, learnt = packetNotKnown } = input;
   const { baseC, upperC } = crop.degreeDays;
   const again = crop.mode !== "once" && lastFullPickOn && crop.again ? crop.again : undefined;
   const cycle = again ? "again" : "first";
-  const from = again && lastFullPickOn ? addDays(lastFullPickOn, 1) : startedOn;
-  const { low, high } = again
-    ? { low: Math.max(0.5, again.low), high: Math.max(0.5, again.high) }
-    : (packet ?? crop.packet);
-  // A packet speaks of open ground: a tunnel's warmth shortens the days, it does not lengthen the need.
-  const plain = requirementFromDays(normals, from, low, high, baseC, upperC);
-  const requirement = again ? plain : learnt.requirement(plain);
-  const readyAfter = Math.round((low + high) / 2);
+  const need = input.need ?? { ...crop.life.heat, countsFrom: startedOn, windowDays: crop.windowDays.value };
+  const days = again ?? input.days;
+  const from = again && lastFullPickOn ? addDays(lastFullPickOn, 1) : days ? startedOn : need.countsFrom;
+  // The need is of open ground: a tunnel's warmth shortens the days, it does not lengthen the need.
+  const plain = days
+    ? requirementFromDays(normals, from, Math.max(0.5, days.low), Math.max(0.5, days.high), baseC, upperC)
+    : fromHeat(need, normals, baseC, upperC);
+  const requirement = days ? plain : learnt.requirement(plain);
+  const readyAfter = normalDaysTo(plain.median, normals, from, baseC, upperC);
   const heatNear = (days: number) => normalHeat(normals, addDays(from, readyAfter), days, baseC, upperC);
-  const closes = 1 + Math.max(0.02, heatNear(crop.windowDays.value) / plain.median);
+  const closes = 1 + Math.max(0.02, heatNear(days ? crop.windowDays.value : need.windowDays) / plain.median);
   const nearlyFrom = again ? NEARLY.again : 1 - Math.min(NEARLY.most, Math.max(NEARLY.least, closes - 1));
   const { target } = crop;
   const overMm = target ? (target.overMm ?? target.highMm * 1.3) : 0;
@@ -100,6 +109,17 @@ export function development(
     aheadDays: again ? 0 : (plain.median - requirement.median) / Math.max(0.3, heatNear(7) / 7),
     learntFrom: again ? 0 : learnt.picks,
   };
+}
+
+/** Heat of the days about the time it is ready tells how far a bed's own warmth may carry it. */
+function fromHeat(
+  { low, high, countsFrom }: { low: number; high: number; countsFrom: IsoDay },
+  normals: ClimateNormals,
+  baseC: number,
+  upperC: number,
+): ThermalRequirement {
+  const days = normalDaysTo(high, normals, countsFrom, baseC, upperC);
+  return requirementFromHeat(low, high, high / days);
 }
 
 /** By climate and limits: asked for by every planting of a garden alike. */

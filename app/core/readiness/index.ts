@@ -1,3 +1,4 @@
+export { ageOn } from "./cold-age";
 export { development, stageCoordinate, windowSchool, type Development, type DevelopmentInput } from "./development";
 export { cueScale, readingLikelihood } from "./likelihood";
 export { assess, judge, type Assessment, type JudgeInput, type Judgement } from "./judge";
@@ -5,11 +6,17 @@ export { indoorRipeningDays } from "./indoors";
 export { firstPickSays, learntFrom, type FirstPick, type Learnt } from "./learning";
 export { knownLooks, LookRefused, readingOfSize, type Look } from "./look";
 export { beliefAfter, passedOn, priorOf, requirementAt, type Posterior } from "./posterior";
-export { normalHeat, requirementFromDays, type ThermalRequirement } from "./requirement";
+export {
+  normalHeat,
+  requirementFromDays,
+  requirementFromHeat,
+  normalDaysTo,
+  type ThermalRequirement,
+} from "./requirement";
 export { STAGES, oddsOn, readyOddsOn, type DayRange, type Stage, type StageOdds, type Window } from "./stages";
 export { tellingCues, type TellingCue } from "./next-looks";
 export { ROUND_LOOK } from "./round-look";
 export { type ConflictTold } from "./conflict";
-export { type Verdict } from "./verdict-context";
+export { CALL, type Verdict } from "./verdict-context";
 export { type Limit, type VerdictReason } from "./verdict-reason";
 export { type GrowthSeen } from "./growth";

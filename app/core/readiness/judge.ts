@@ -24,7 +24,9 @@ export interface Assessment {
 }
 
 /** How far pieces of one planting spread in development (log), where the crop says nothing: our judgement. */
-const UNIT_SPREAD = { once: 0.07, passes: 0.06, repeat: 0.07 } as const;
+const UNIT_SPREAD = 0.07;
+/** The first and the last tenth of what ripens over a span lie this many standard deviations apart. */
+const TENTHS_APART = 2.56;
 /** In passes and repeats the leading tenth is looked at, else the typical piece: our judgement. */
 const LAG = { once: 0, passes: 1.28, repeat: 1.28 } as const;
 
@@ -51,6 +53,15 @@ export function assess(crop: Crop, dev: Development, looks: readonly Look[], tod
     stages: stageOdds(dev, belief.posterior, today),
     window: windowOf(dev, belief.posterior),
   };
+}
+
+/** Spread of development between pieces of one planting (log): its own, or that of the span it ripens over. */
+function unitSpreadOf({ unitSpread, mode, life, packet }: Crop): number {
+  if (unitSpread) return unitSpread.value;
+  const span = mode === "passes" ? life.bearing : life.taking.days;
+  if (!span || mode === "repeat") return UNIT_SPREAD;
+  const days = Math.sqrt(span.low * span.high) / Math.sqrt(packet.low * packet.high);
+  return Math.max(0.03, Math.log(1 + days) / TENTHS_APART);
 }
 
 export interface Judgement {
@@ -91,6 +102,8 @@ export interface JudgeInput {
   firstPickOn?: IsoDay | null;
   /** Growing year of the plants, that of planting = 1; left out where it is not known. */
   growingYear?: number | null;
+  /** P(what it bears has come to its end); 0 where it was lately picked. */
+  ended?: number;
   /** A treatment that keeps it from being picked. */
   ban?: PickBan | undefined;
 }
@@ -100,7 +113,7 @@ export function judge(input: JudgeInput): Judgement {
   const { crop, dev, today, survival, rain, handsFree, assessment } = input;
   const { looks, conflict, belief, stages, window } = assessment;
   const odds = oddsOn(stages, today);
-  const spread = crop.unitSpread?.value ?? UNIT_SPREAD[crop.mode];
+  const spread = unitSpreadOf(crop);
   const shareReady = shareBeyond(
     belief.posterior,
     thermalSumOn(dev.thermal, today),
@@ -127,6 +140,7 @@ export function judge(input: JudgeInput): Judgement {
     bedNeededOn: input.bedNeededOn ?? null,
     firstPickOn: input.firstPickOn ?? null,
     growingYear: input.growingYear ?? null,
+    ended: input.ended ?? 0,
     ban: input.ban,
   });
   return {

@@ -59,8 +59,8 @@ test("the prior sums to one and is centred on the packet", () => {
   expect(mean).toBeCloseTo(Math.log(dev.requirement.median), 6);
 });
 
-test("a planting's own packet days are used in place of the crop's", () => {
-  const slower = development(bean, track, normals, { startedOn: "2026-06-01", packet: { low: 70, high: 80 } });
+test("days that are told are used in place of the crop's heat", () => {
+  const slower = development(bean, track, normals, { startedOn: "2026-06-01", days: { low: 70, high: 80 } });
   expect(slower.requirement.median).toBeGreaterThan(dev.requirement.median);
 });
 
@@ -95,7 +95,7 @@ test("the stage coordinate crosses its halves at the borders of the states", () 
 
 test("a tunnel's warmth brings the date forward", () => {
   const ready = (extraC: number) => {
-    const warm = development(bean, track, normals, { startedOn: "2026-06-01", packet: { low: 60, high: 70 }, extraC });
+    const warm = development(bean, track, normals, { startedOn: "2026-06-01", days: { low: 60, high: 70 }, extraC });
     return warm.thermal.sum[40]!;
   };
   expect(ready(4)).toBeGreaterThan(ready(0));

@@ -61,9 +61,41 @@ export function requirementFromDays(
   if (!(lowDays > 0 && highDays >= lowDays)) throw new RangeError(`days: ${lowDays} to ${highDays} is not a range`);
   const low = Math.max(3, normalHeat(normals, from, lowDays, baseC, upperC, extraC));
   const high = Math.max(low, normalHeat(normals, from, highDays, baseC, upperC, extraC));
+  return requirementFromHeat(low, high, high / highDays);
+}
+
+/**
+ * A thermal requirement from the crop's own heat, its two ends read as 10 and 90 % points.
+ *
+ * @param low - °C·d, > 0
+ * @param high - °C·d, ≥ `low`
+ * @param heatPerDay - of the season it grows in, °C·d
+ * @source design of this project; the spreads of gardens and beds are our judgement
+ */
+export function requirementFromHeat(low: number, high: number, heatPerDay: number): ThermalRequirement {
   const packetSpread = (PLANTS_SHARE * Math.log(high / low)) / (2 * Z90);
   // Near the base a third of a degree is much of a day's heat, well above it little.
-  const heatPerDay = high / highDays;
   const bedSpread = Math.min(0.12, BED_SPREAD_C / Math.max(0.5, heatPerDay));
   return { median: Math.sqrt(low * high), logSpread: Math.hypot(packetSpread, GARDEN_LOG_SPREAD, bedSpread) };
+}
+
+/** A season is looked for no longer than this, days. */
+const LONGEST_DAYS = 500;
+
+/** Days that the normals take to give some heat from a day; `LONGEST_DAYS` where they never do. */
+export function normalDaysTo(
+  heat: number,
+  normals: ClimateNormals,
+  from: IsoDay,
+  baseC: number,
+  upperC: number,
+  extraC = 0,
+): number {
+  const start = dayOfYear(from);
+  let sum = 0;
+  for (let i = 0; i < LONGEST_DAYS; i++) {
+    sum += normalDegreeDays(normals, ((start + i - 1) % 366) + 1, baseC, upperC, extraC);
+    if (sum >= heat) return i + 1;
+  }
+  return LONGEST_DAYS;
 }

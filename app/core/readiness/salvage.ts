@@ -55,7 +55,7 @@ function salvageBefore({ crop, today, handsFree, oddsByDay }: VerdictContext, en
 function endingsOf(context: VerdictContext): Ending[] {
   const { crop, today, survival, bedNeededOn } = context;
   const endings: Ending[] = survival.threats
-    .filter((t) => t.loss >= FATAL)
+    .filter((t) => t.loss >= FATAL && (t.act ?? "pick") === "pick")
     .map((threat) => ({
       until: daysBetween(today, threat.lastDayBefore),
       limit: { by: "threat", threat },

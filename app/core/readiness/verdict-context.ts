@@ -47,6 +47,8 @@ export interface VerdictContext {
   firstPickOn: IsoDay | null;
   /** Growing year of the plants; null where it is not known. */
   growingYear: number | null;
+  /** P(what it bears has come to its end). */
+  ended: number;
   /** A treatment whose interval is not over. */
   ban: PickBan | undefined;
 }

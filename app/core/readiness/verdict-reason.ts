@@ -21,6 +21,8 @@ export type VerdictReason =
   | { why: "too young"; growingYear: number; firstCropYear: number }
   | { why: "overdue"; daysPast: number; because: string }
   | { why: "by its dates"; over: boolean }
+  /** It has borne as long as such crops do, or spring has come to what stood the winter: what ends it. */
+  | { why: "may be over"; ends: string; picked: boolean }
   | { why: "looks disagree" }
   | { why: "ripe, perhaps over" }
   | { why: "past"; advice: string | null; keepsCropping: boolean }

@@ -1,4 +1,5 @@
 import { addDays, daysBetween, type IsoDay } from "../calendar";
+import type { Crop } from "../crops";
 import type { Flag } from "./flags";
 import { salvageOf } from "./salvage";
 import type { Stage } from "./stages";
@@ -43,6 +44,7 @@ const ORDER_OF_FORCE: readonly Step[] = [
   youngVerdict,
   nowVerdict,
   stopVerdict,
+  mayBeOverVerdict,
   overdueByDates,
   byDatesVerdict,
   settleVerdict,
@@ -102,12 +104,26 @@ function flagActs(flag: Flag, odds: Record<Stage, number>): boolean {
   return ofItself || 1 - odds["not yet"] >= 0.3;
 }
 
+/** Days of cutting that a crown of its age bears; a household's own number of days holds for all ages. */
+function cutDays(crop: Crop, growingYear: number | null, usual: number): number {
+  const weeks = crop.life.cutWeeks?.weeks;
+  if (!weeks || growingYear === null || growingYear >= weeks.length) return usual;
+  return Math.min(usual, 7 * weeks[growingYear - 1]!);
+}
+
 /** Picking that has to end for the plant's sake. */
-function stopVerdict({ crop, today, firstPickOn }: VerdictContext): Verdict | undefined {
+function stopVerdict({ crop, today, firstPickOn, growingYear }: VerdictContext): Verdict | undefined {
   const rule = crop.stopCropping;
-  if (!rule || !firstPickOn || daysBetween(firstPickOn, today) <= rule.afterDays) return undefined;
+  if (!rule || !firstPickOn || daysBetween(firstPickOn, today) <= cutDays(crop, growingYear, rule.afterDays)) return undefined; // prettier-ignore
   const weeks = Math.floor(daysBetween(firstPickOn, today) / 7);
   return answer("stop", { why: "picked enough", weeks, because: rule.because }, 1);
+}
+
+/** It has borne its time: nobody but eyes can tell, so the question is asked. */
+function mayBeOverVerdict({ crop, ended, today, firstPickOn, flag }: VerdictContext): Verdict | undefined {
+  if (ended < CALL_OVER || flag) return undefined;
+  const ends = crop.mode === "repeat" ? (crop.life.bearing?.ends ?? "spent") : (crop.life.afterWinter?.becomes ?? "spent"); // prettier-ignore
+  return answer("look now", { why: "may be over", ends, picked: firstPickOn !== null }, ended, { lookAgain: today });
 }
 
 function overdueByDates(context: VerdictContext): Verdict | undefined {
@@ -217,7 +233,9 @@ function takeBy(context: VerdictContext): { day: IsoDay; limit: Limit | null } {
     if (handsFree[n] && survival.sound[n]! >= 0.7 * survival.sound[0]!) last = n;
   const next = survival.sound[Math.min(last + 1, survival.sound.length - 1)]!;
   const lost = next < 0.7 * survival.sound[0]!;
-  const threat = lost ? survival.threats.find((t) => daysBetween(today, t.lastDayBefore) >= last) : undefined;
+  const threat = lost
+    ? survival.threats.find((t) => (t.act ?? "pick") === "pick" && daysBetween(today, t.lastDayBefore) >= last)
+    : undefined;
   const day = addDays(today, last);
   if (threat) return { day, limit: { by: "threat", threat } };
   if (last < closes && last < wanted && nobody[last + 1] === true) return { day, limit: { by: "away", backOn: null } };

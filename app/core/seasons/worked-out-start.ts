@@ -5,6 +5,12 @@ import { dailyDegreeDays, normalDegreeDays, type ClimateNormals, type DailyWeath
 /** Days after the turn of the year within which growth has begun wherever the crop grows at all. */
 const LATEST_DAYS = 240;
 
+/** Buds rest until so many days after midwinter whatever the warmth: winter chill has to be had first. Our judgement. */
+export const REST_DAYS = 30;
+
+/** What stood the winter shoots once the days are so long, hours, and warm enough. Our judgement. */
+export const BOLTS_FROM_HOURS = 12.3;
+
 /**
  * When a perennial's new growth or blossom begins, worked out from the heat since midwinter: the record where there
  * is one, the usual of the date beyond it.
@@ -24,7 +30,7 @@ export function workedOutStart(
   const { baseC, degreeDays } = crop.perennial;
   const upperC = crop.degreeDays.calendar ? 30 : crop.degreeDays.upperC;
   let heat = 0;
-  for (let i = 0; i < LATEST_DAYS; i++) {
+  for (let i = REST_DAYS; i < LATEST_DAYS; i++) {
     const day = addDays(turn, i);
     const seen = observed.get(day);
     heat += seen

@@ -84,6 +84,25 @@ export function picksOfPlanting(db: Db, plantingId: string): PickRow[] {
     .map((row) => row.pick);
 }
 
+/** What each season of a planting gave: its first and last pick, and the pieces over all lots. */
+export function pickedBySeason(db: Db, plantingId: string) {
+  return db
+    .select({
+      seasonId: pick.seasonId,
+      firstOn: sql<string>`min(${pick.pickedOn})`,
+      lastOn: sql<string>`max(${pick.pickedOn})`,
+      grams: sql<number | null>`sum(${movement.grams})`,
+      pieces: sql<number | null>`sum(${movement.pieces})`,
+    })
+    .from(pick)
+    .innerJoin(season, eq(pick.seasonId, season.id))
+    .leftJoin(lot, eq(lot.pickId, pick.id))
+    .leftJoin(movement, and(eq(movement.lotId, lot.id), inArray(movement.kind, [...HARVEST_KINDS])))
+    .where(and(eq(season.plantingId, plantingId), isNull(pick.withdrawnAt), eq(pick.outcome, "picked")))
+    .groupBy(pick.seasonId)
+    .all();
+}
+
 /** Picks of a round that stand, with the planting each is of. */
 export function picksOfRound(db: Db, roundId: string): (PickRow & { plantingId: string })[] {
   return db

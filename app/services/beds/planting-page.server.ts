@@ -10,6 +10,7 @@ import { cropNames } from "~/views/notes/field-notes-view";
 import { seasonsView } from "~/views/beds/seasons-view";
 import { todayOf } from "../garden/clock.server";
 import { cropsOf, wayOf } from "../garden/household-crops.server";
+import { seasonLifeOf } from "../life/season-life.server";
 
 /** A planting with its seasons, for changing it; undefined when there is none such. */
 export function plantingPage(db: Db, garden: GardenRow, plantingId: string) {
@@ -36,6 +37,7 @@ export function plantingPage(db: Db, garden: GardenRow, plantingId: string) {
     },
     way: crop ? wayOf(db, crop) : null,
     treatments: treatmentsOf(db, row.id).map((t) => ({ ...t, until: addDays(t.treatedOn, t.intervalDays) })),
+    life: seasonLifeOf(db, garden, row.id),
     today,
   };
 }

@@ -8,6 +8,7 @@ import { notesOf } from "~/db/entries/entries.server";
 import { containersInUse } from "~/db/ledger/containers.server";
 import { checkView } from "~/views/check/check-view";
 import { endedView, type EndedView } from "~/views/check/ended-view";
+import { seasonStrip } from "~/views/life/season-strip";
 import type { Planned } from "~/views/planned";
 import { dayAndMonth } from "~/views/words";
 import { nextCropsOf } from "../beds/seasons.server";
@@ -20,7 +21,14 @@ export function checkPage(db: Db, garden: GardenRow, plantingId: string) {
   const planned = plannedGarden(db, garden);
   const common = { today: planned.today, units: garden.unitSystem, containers: containersInUse(db) };
   const view = checkView(planned, plantingId);
-  if (view) return { ...common, status: "growing" as const, view, notes: notesView(db, plantingId, planned.today) };
+  if (view)
+    return {
+      ...common,
+      status: "growing" as const,
+      view,
+      strip: stripOf(planned, plantingId),
+      notes: notesView(db, plantingId, planned.today),
+    };
   const ended = endedOf(db, planned, plantingId);
   return ended && { ...common, status: "ended" as const, ended };
 }
@@ -36,6 +44,13 @@ export function endedOf(db: Db, planned: Planned, plantingId: string): EndedView
   const pick = (end.pickId && pickLines(db, end.pickId)[0]) || null;
   const of = { ...planting, bed, seasonId: latest.id, crop: latest.crop };
   return endedView(crop, of, { ...end, pick }, nextCropsOf(crop), planned);
+}
+
+function stripOf(planned: Planned, plantingId: string) {
+  return seasonStrip(
+    planned,
+    planned.outlook.plantings.find((p) => p.planting.id === plantingId)!,
+  );
 }
 
 function notesView(db: Db, plantingId: string, today: IsoDay) {

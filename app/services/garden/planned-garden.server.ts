@@ -1,4 +1,4 @@
-import { lookAhead, type GardenOutlook, type KeptOutlooks } from "~/core/garden";
+import { lookAhead, plannedPicks, type GardenOutlook, type KeptOutlooks } from "~/core/garden";
 import { losersOf, moveCosts, solvePlan, type Loser, type Plan } from "~/core/planner";
 import type { Db } from "~/db/client.server";
 import type { GardenRow } from "~/db/garden/garden.server";
@@ -40,16 +40,19 @@ function sameProblem(before: GardenOutlook, now: GardenOutlook): boolean {
     JSON.stringify(before.minutesFree) === JSON.stringify(now.minutesFree) &&
     before.plantings.length === now.plantings.length &&
     // A planting that stands was not looked ahead again: its outlook is the same object.
-    before.plantings.every((p, n) => p.task === now.plantings[n]!.task)
+    before.plantings.every((p, n) => p.parts === now.plantings[n]!.parts)
   );
 }
 
 /** What moving each planned pick to each other day costs; null where it cannot be. */
-function costsOf({ problem }: GardenOutlook, plan: Plan): Planned["moveCosts"] {
+function costsOf({ problem, plantings }: GardenOutlook, plan: Plan): Planned["moveCosts"] {
   return Object.fromEntries(
-    Object.entries(plan.picks).map(([id, days]) => [
-      id,
-      Object.fromEntries(days.map((day) => [day, moveCosts(problem, plan, id, day)])),
+    plantings.map((p) => [
+      p.planting.id,
+      Object.fromEntries(
+        // Of several parts on a day the last to be chosen is the one that may move.
+        plannedPicks(p, plan.picks).map(({ day, taskIds }) => [day, moveCosts(problem, plan, taskIds.at(-1)!, day)]),
+      ),
     ]),
   );
 }

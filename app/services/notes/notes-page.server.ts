@@ -5,7 +5,10 @@ import type { Db } from "~/db/client.server";
 import { openSeasons } from "~/db/beds/seasons.server";
 import { allSchoolChoices, patchOf, varietiesOf } from "~/db/notes/household.server";
 import { cropNotes, notesList } from "~/views/notes/field-notes-view";
+import { cropYear, type CropYear } from "~/views/life/crop-year";
+import type { GardenRow } from "~/db/garden/garden.server";
 import { cropsOf, varietyOf } from "../garden/household-crops.server";
+import { plannedGarden } from "../garden/planned-garden.server";
 
 /** The list of crops that answer to what was typed. */
 export function notesPage(db: Db, typed: string) {
@@ -35,6 +38,13 @@ function storedPatch(db: Db, cropId: string): CropData {
   } catch {
     return {};
   }
+}
+
+/** A crop's year in the garden's own usual weather. */
+export function cropYearOf(db: Db, garden: GardenRow, cropId: string): CropYear | undefined {
+  const crop = cropsOf(db).find((c) => c.id === cropId);
+  const { outlook, today } = plannedGarden(db, garden);
+  return crop && cropYear(crop, outlook, outlook.normalYears, today, garden.unitSystem);
 }
 
 /** Notes of the crops named, or of all that grow here, by name. */

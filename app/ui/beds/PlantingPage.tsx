@@ -2,7 +2,9 @@ import { Box } from "@chakra-ui/react";
 import { Form, Link } from "react-router";
 import type { FieldErrors } from "~/core/entries";
 import { ErrorLine } from "~/ui/forms/Field";
+import { SeasonStripView } from "~/ui/life/SeasonStripView";
 import { Card } from "~/ui/shell/Card";
+import { Fold } from "~/ui/shell/Fold";
 import { Action, Bar, Page, PageName, PlainList, QuietSpan } from "~/ui/theme/parts";
 import type { PlantingPageView } from "./planting-page";
 import { PlantingFields } from "./PlantingFields";
@@ -13,22 +15,29 @@ interface PlantingPageProps {
   errors: FieldErrors;
 }
 
-/** One planting: its facts, how its season began, its seasons so far, what it was treated with. */
+/** One planting: the life it leads, and behind it its facts, its seasons so far, what it was treated with. */
 export function PlantingPage({ page, errors }: PlantingPageProps) {
   return (
     <Page width="narrow">
       <PageName marginBottom="12px">{page.crop.name}</PageName>
+      {page.life && <SeasonStripView strip={page.life} size="large" />}
+      <Fold summary="Change what is known of it" open={page.life === null || Object.keys(errors).length > 0}>
+        <Form method="post">
+          <PlantingFields page={page} errors={errors} />
+          {errors.form && <ErrorLine>{errors.form}</ErrorLine>}
+          <Bar marginTop="18px">
+            <Action tone="loud" name="intent" value="save">
+              Save
+            </Action>
+            <Action tone="bare" name="intent" value="remove">
+              Typed by mistake: remove
+            </Action>
+          </Bar>
+        </Form>
+      </Fold>
       <Form method="post">
-        <PlantingFields page={page} errors={errors} />
-        {errors.form && <ErrorLine>{errors.form}</ErrorLine>}
-        <Bar marginTop="18px">
-          <Action tone="loud" name="intent" value="save">
-            Save
-          </Action>
+        <Bar marginTop="12px">
           <EndActions ended={page.ended} wentOn={page.wentOn} perennial={page.crop.perennial} />
-          <Action tone="bare" name="intent" value="remove">
-            Typed by mistake: remove
-          </Action>
         </Bar>
       </Form>
       <Box marginTop="22px" display="grid" gap="14px">

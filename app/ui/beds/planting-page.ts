@@ -1,4 +1,5 @@
 import type { School, StartEvent } from "~/core/crops";
+import type { SeasonStrip } from "~/views/life/season-strip";
 import type { TreatmentShown } from "./Treatments";
 
 /** What the page of a planting is drawn from. */
@@ -25,5 +26,7 @@ export interface PlantingPageView {
   crop: { name: string; packet: { low: number; high: number }; school: School | null; perennial: boolean };
   way: { label: string; own: boolean } | null;
   treatments: TreatmentShown[];
+  /** Its life this season; null once it is over. */
+  life: SeasonStrip | null;
   today: string;
 }

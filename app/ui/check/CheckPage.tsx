@@ -1,8 +1,10 @@
 import { Box } from "@chakra-ui/react";
 import type { UnitSystem } from "~/core/units";
+import { SeasonStripView } from "~/ui/life/SeasonStripView";
 import { LogPanel } from "~/ui/round/LogPanel";
 import { ActionLink, Bar, Page, PageName, QuietSpan } from "~/ui/theme/parts";
 import type { CheckView } from "~/views/check/check-view";
+import type { SeasonStrip } from "~/views/life/season-strip";
 import type { ContainerToChoose } from "~/views/ledger/container-words";
 import { CheckLayout } from "./CheckLayout";
 import { CuePanel } from "./CuePanel";
@@ -16,10 +18,12 @@ interface CheckPageProps {
   containers: readonly ContainerToChoose[];
   units: UnitSystem;
   notes: readonly NoteShown[];
+  /** Its life this season. */
+  strip: SeasonStrip;
 }
 
 /** One planting that grows: the telling cues, the verdict moving as they are tapped, and what came off it. */
-export function CheckPage({ view, today, containers, units, notes }: CheckPageProps) {
+export function CheckPage({ view, today, containers, units, notes, strip }: CheckPageProps) {
   const { tapped, tap, count, pending, note } = useLooks(view.id, view.crop);
   const facts = [view.variety, view.bed, view.plants > 1 ? `${view.plants} plants` : "", view.started].filter(Boolean);
   return (
@@ -45,10 +49,13 @@ export function CheckPage({ view, today, containers, units, notes }: CheckPagePr
         how={<HowToTake view={view} />}
         log={<LogPanel key={view.id} view={view} today={today} containers={containers} units={units} roundId={null} />}
       />
+      <Box marginTop="18px" maxWidth="760px">
+        <SeasonStripView strip={strip} size="small" />
+      </Box>
       <Box marginTop="14px" display="grid" gap="10px" justifyItems="start">
         <NoteLines plantingId={view.id} crop={view.crop} notes={notes} />
         <ActionLink href={`/plantings/${view.id}`} tone="bare">
-          Change this planting or log a treatment
+          Its life, change it or log a treatment
         </ActionLink>
       </Box>
     </Page>

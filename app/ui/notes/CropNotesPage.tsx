@@ -5,13 +5,15 @@ import type { CropNotes } from "~/views/notes/field-notes-view";
 import { type UnitSystem } from "~/core/units";
 import { ErrorLine, Field } from "~/ui/forms/Field";
 import { Action, ActionLink, Bar, PlainList, Quiet, QuietSpan, TextInput } from "~/ui/theme/parts";
+import { CropYearView } from "~/ui/life/CropYearView";
+import type { CropYear } from "~/views/life/crop-year";
 import { Fold } from "~/ui/shell/Fold";
 import { CropSheet } from "./CropSheet";
 import { ValueRow } from "./ValueRow";
 import { sayLength } from "~/views/words";
 
 /** One crop of the field notes: its sheet, the schools to choose from, varieties, every value with its standing. */
-export function CropNotesPage({ notes, units }: { notes: CropNotes; units: UnitSystem }) {
+export function CropNotesPage({ notes, units, year }: { notes: CropNotes; units: UnitSystem; year: CropYear }) {
   const answer = useActionData<NotesAnswer>();
   const parts = [...new Set(notes.values.map((v) => v.part))];
   const changed = notes.values.filter((v) => v.own).length;
@@ -40,6 +42,7 @@ export function CropNotesPage({ notes, units }: { notes: CropNotes; units: UnitS
       >
         <CropSheet notes={notes} standings />
         <Box>
+          <CropYearView year={year} />
           {notes.schools.length > 0 && (
             <chakra.h2 fontSize="1.25rem" margin="6px 0">
               Where good gardeners differ

@@ -1,10 +1,12 @@
 import { Box, chakra } from "@chakra-ui/react";
 import type { CropNotes } from "~/views/notes/field-notes-view";
+import { CropYearView } from "~/ui/life/CropYearView";
+import type { CropYear } from "~/views/life/crop-year";
 import { Action } from "~/ui/theme/parts";
 import { CropSheet } from "./CropSheet";
 
 /** Crop sheets to print, a page each. */
-export function SheetsPage({ sheets }: { sheets: CropNotes[] }) {
+export function SheetsPage({ sheets }: { sheets: { notes: CropNotes; year: CropYear }[] }) {
   return (
     <Box maxWidth="860px" margin="0 auto" padding={{ base: "14px 18px", md: "22px 28px" }}>
       <Box
@@ -25,7 +27,7 @@ export function SheetsPage({ sheets }: { sheets: CropNotes[] }) {
           </Action>
         )}
       </Box>
-      {sheets.map((notes) => (
+      {sheets.map(({ notes, year }) => (
         <chakra.article
           key={notes.id}
           marginTop="18px"
@@ -37,6 +39,7 @@ export function SheetsPage({ sheets }: { sheets: CropNotes[] }) {
           }}
         >
           <chakra.h1 fontSize="1.8rem">{notes.name}</chakra.h1>
+          <CropYearView year={year} brief />
           <CropSheet notes={notes} standings={false} />
         </chakra.article>
       ))}

@@ -1,9 +1,19 @@
-import { type PlantingOutlook, isCounted } from "~/core/garden";
+import { isCounted, plannedPicks, type PlannedPick, type PlantingOutlook } from "~/core/garden";
 import type { DayRange } from "~/core/readiness";
 import { stageInWords } from "../horizon/horizon-view";
 import { pickReason } from "../horizon/pick-reason";
 import type { Planned } from "../planned";
-import { capital, inTenths, sayDay, sayLength, sayPieces, sayReadingText, sayStart, shortDay } from "../words";
+import {
+  capital,
+  inTenths,
+  sayDay,
+  sayExpected,
+  sayLength,
+  sayPieces,
+  sayReadingText,
+  sayStart,
+  shortDay,
+} from "../words";
 import { cueView } from "./cue-view";
 import { standingsOf } from "./standings";
 import { toldBy } from "./told";
@@ -45,9 +55,10 @@ function whatItIs(p: PlantingOutlook, { today, units }: Planned) {
 }
 
 function whatToDo(p: PlantingOutlook, planned: Planned) {
-  const { crop, judgement: j, planting } = p;
+  const { crop, judgement: j } = p;
   const { today, units } = planned;
-  const planDay = planned.plan.picks[planting.id]?.[0];
+  const first = plannedPicks(p, planned.plan.picks)[0];
+  const planDay = first?.day;
   const waits = WAITS.includes(j.verdict.kind);
   return {
     arc: j.arc,
@@ -66,20 +77,20 @@ function whatToDo(p: PlantingOutlook, planned: Planned) {
     conflict: j.conflict && conflictSentence(j.conflict),
     /** What the garden has told beyond the cues, a line each. */
     told: toldBy(p, planned),
-    planToday: planDay === 0 && waits ? planTodayWords(planned, p) : null,
-    plan: planDay === undefined ? null : planWords(planned, p, planDay),
+    planToday: planDay === 0 && waits ? planTodayWords(planned, p, first!.pieces) : null,
+    plan: first ? planWords(planned, p, first) : null,
     expected: expectedOf(p, planned, waits && planDay !== 0),
   };
 }
 
 /** Said with the verdict when the plan takes today what could still wait by itself. */
-function planTodayWords(planned: Planned, p: PlantingOutlook): string {
-  const reasons = pickReason(planned, p, 0, p.taskPieces[0]?.[0] ?? 0).slice(1);
+function planTodayWords(planned: Planned, p: PlantingOutlook, pieces: number): string {
+  const reasons = pickReason(planned, p, 0, pieces).slice(1);
   return `The plan takes it today all the same: ${reasons.join(" ") || "the days ahead are full."}`;
 }
 
-function planWords({ outlook, today, units }: Planned, p: PlantingOutlook, day: number): string {
-  return `Planned: ${sayDay(outlook.days[day]!, today)}, about ${sayPieces(p.crop, p.taskPieces[0]?.[day] ?? 0, units)}.`;
+function planWords({ outlook, today, units }: Planned, p: PlantingOutlook, { day, pieces }: PlannedPick): string {
+  return `Planned: ${sayDay(outlook.days[day]!, today)}, ${sayExpected(p.crop, pieces, p.doubt, units)}.`;
 }
 
 function whatToLookFor({ crop, planting, judgement: j }: PlantingOutlook, { today, units }: Planned) {
@@ -118,7 +129,7 @@ function expectedOf(p: PlantingOutlook, { units }: Planned, waits: boolean) {
   const pieces = Math.max(atLeast, (p.pieces[0] ?? 0) * ready);
   const guess = sayPieces(p.crop, pieces, units);
   return {
-    words: pieces < 0.5 ? "expected: hardly any" : `expected about ${guess}`,
+    words: pieces < 0.5 ? "expected: hardly any" : `expected ${sayExpected(p.crop, pieces, p.doubt, units)}`,
     count: Math.max(1, Math.round(pieces)),
     guess,
   };

@@ -78,6 +78,8 @@ export function verdictSentence(verdict: Verdict, words: VerdictWords): string {
       return `Take it, whatever the size: ${because.daysPast} growing days past its packet date, and ${because.because}.`;
     case "by its dates":
       return `Look today. By its dates it ${because.over ? "may be going over" : "should be ready"}.`;
+    case "may be over":
+      return mayBeOver(because, crop);
     case "looks disagree":
       return "Open one before you pick: two looks disagree.";
     case "ripe, perhaps over":
@@ -117,6 +119,22 @@ function readySentence(
   const before = limit ? `, ${limit.by === "bed" ? "before the bed is needed" : sayLimit(limit, today)}` : "";
   if (kind === "take today") return `${take} today${before}.`;
   return `${take} by ${sayDay(takeBy, today)}${before}.${thin ? THINNING : ""}`;
+}
+
+const ENDINGS: Record<string, string> = {
+  spent: "It has borne as long as such plants do",
+  bolted: "By its age it may have run to flower",
+  cold: "By its age it may be spent",
+  age: "By its age it is time to stop",
+};
+
+/** "Is it over? It has borne as long as such plants do …" */
+function mayBeOver({ ends, picked }: Extract<Verdict["because"], { why: "may be over" }>, crop: Crop): string {
+  const why = ENDINGS[ends] ?? `What stood the winter ${ends} once the days warm`;
+  const then = picked
+    ? "If it still bears, log a pick or a count; if not, say that it is over."
+    : `If ${crop.piece.many} come, look at one; if it was picked before, log when last.`;
+  return `Is it over? ${why}. ${then}`;
 }
 
 /** " It finishes indoors in about 5 days at 18–21 °C: single layer …" or nothing. */

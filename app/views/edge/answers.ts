@@ -1,8 +1,17 @@
 import { z } from "zod";
 import { IsoDay, addDays } from "~/core/calendar";
 import { Variety, type Catalogue } from "~/core/crops";
-import { GardenState, lookAhead, LookTaken, PickMade, PlantingState, type PlantingOutlook } from "~/core/garden";
+import {
+  GardenState,
+  lookAhead,
+  plannedPicks,
+  LookTaken,
+  PickMade,
+  PlantingState,
+  type PlantingOutlook,
+} from "~/core/garden";
 import { BedKind, nightOddsBelow } from "~/core/hazards";
+import { doubtRange } from "~/core/life";
 import { solvePlan } from "~/core/planner";
 import { UnitSystem } from "~/core/units";
 import { DailyWeather, trackIndex } from "~/core/weather";
@@ -166,14 +175,14 @@ export function planAnswer(input: unknown, catalogue: Catalogue) {
   return {
     days: outlook.days,
     minutesFree: outlook.minutesFree,
-    picks: outlook.plantings.flatMap((p) => {
-      const days = plan.picks[p.planting.id] ?? [];
-      return days.map((day, order) => ({
+    picks: outlook.plantings.flatMap((p) =>
+      plannedPicks(p, plan.picks).map(({ day, pieces }) => ({
         plantingId: p.planting.id,
         day: addDays(outlook.today, day),
-        pieces: p.taskPieces[order === 0 ? 0 : days[order - 1]! + 1]?.[day] ?? 0,
-      }));
-    }),
+        pieces,
+        range: doubtRange(pieces, p.doubt),
+      })),
+    ),
     worth: plan.worth,
     upperBound: plan.upperBound,
     gap: plan.gap,

@@ -1,1 +1,2 @@
 export { forecastAnswer, judgeAnswer, planAnswer } from "./answers";
+export { yearAnswer } from "./year-answer";

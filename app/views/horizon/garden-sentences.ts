@@ -1,5 +1,5 @@
 import { addDays } from "~/core/calendar";
-import { hazardsAhead, isThreat, type PlantingOutlook } from "~/core/garden";
+import { hazardsAhead, isThreat, plantingOfTask, type PlantingOutlook } from "~/core/garden";
 import type { Loser } from "~/core/planner";
 import { verdictSentence } from "../check/verdict-words";
 import type { Planned } from "../planned";
@@ -49,7 +49,7 @@ export function gardenSentences(planned: Planned, losers: readonly Loser[]): Gar
     best: best.slice(0, MOST_EACH).map((p) => said(p, kindOf(p) === "take today")),
     turning: turning.slice(0, MOST_EACH).map((p) => said(p, kindOf(p) !== "look now")),
     threatened: threatened(planned),
-    unfit: losers.slice(0, 3).flatMap((loser) => unfit(planned, loser)),
+    unfit: byPlanting(losers).filter(({ id }) => isSeen(planned, id)).slice(0, 3).flatMap((loser) => unfit(planned, loser)), // prettier-ignore
   };
 }
 
@@ -61,6 +61,23 @@ function threatened({ outlook, plan, units }: Planned): GardenSentence[] {
       const { lead, where, stake } = hazardCard(hazard, { outlook, units });
       return { plantingId: null, lead, text: [`${capital(where)}.`, ...stake.slice(-2)].join(" "), urgent: false };
     });
+}
+
+/** Losers by planting: the parts of one are told as one. */
+function byPlanting(losers: readonly Loser[]): Loser[] {
+  const of = new Map<string, Loser>();
+  for (const loser of losers) {
+    const id = plantingOfTask(loser.id);
+    const before = of.get(id);
+    of.set(id, { id, lost: loser.lost + (before?.lost ?? 0), saver: before ? before.saver : loser.saver });
+  }
+  return [...of.values()];
+}
+
+/** Whether anybody has seen what is said to be lost: looked at, counted or picked in its season. */
+function isSeen({ outlook }: Planned, id: string): boolean {
+  const planting = outlook.plantings.find((p) => p.planting.id === id)?.planting;
+  return planting !== undefined && planting.looks.length + planting.counts.length + planting.picks.length > 0;
 }
 
 /** What the plan has no time for, and what would save it. */

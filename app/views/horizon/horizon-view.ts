@@ -1,4 +1,4 @@
-import type { PlantingOutlook } from "~/core/garden";
+import { plannedPicks, type PlantingOutlook } from "~/core/garden";
 import type { Loser } from "~/core/planner";
 import type { Stage } from "~/core/readiness";
 import type { UnitSystem } from "~/core/units";
@@ -159,7 +159,7 @@ function bedsOf(planned: Planned) {
         urgent: URGENT.has(p.judgement.verdict.kind),
         ridge: p.ridge,
         clear: p.ridge.map((r, n) => Math.min(1, r / Math.max(0.02, p.survival.sound[n]!))),
-        handles: (plan.picks[p.planting.id] ?? []).map((_, order) => plannedPick(planned, p, order)),
+        handles: plannedPicks(p, plan.picks).map((pick) => plannedPick(planned, p, pick)),
       })),
     }));
 }

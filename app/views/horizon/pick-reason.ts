@@ -1,6 +1,6 @@
-import { isCounted, type BanReason, type PlantingOutlook } from "~/core/garden";
+import { isCounted, type BanReason, type PlannedPick, type PlantingOutlook } from "~/core/garden";
 import type { Planned } from "../planned";
-import { inTenths, sayDay, sayMass, sayNight, sayPieces } from "../words";
+import { capital, inTenths, sayDay, sayExpected, sayMass, sayNight, sayPieces } from "../words";
 
 /** Worth under which a move makes no odds (the worth of 20 g of courgette). */
 const NO_ODDS = 0.02;
@@ -18,7 +18,7 @@ const BANS: Record<BanReason, string> = {
 export function pickReason(planned: Planned, p: PlantingOutlook, dayIndex: number, pieces: number): string[] {
   const { outlook, today, units } = planned;
   const day = outlook.days[dayIndex]!;
-  const sentences = [`About ${sayPieces(p.crop, pieces, units)} ${sayDay(day, today)}.`];
+  const sentences = [`${capital(sayExpected(p.crop, pieces, p.doubt, units))} ${sayDay(day, today)}.`];
   const threat = p.survival.threats.find((t) => t.lastDayBefore === day);
   if (threat?.kind === "frost") sentences.push(`Frost ${sayNight(day, today)}, ${inTenths(threat.odds)} in this bed.`);
   else if (threat) sentences.push(`${THREATS[threat.kind]} that day, ${inTenths(threat.odds)}.`);
@@ -37,6 +37,7 @@ function moveWords(planned: Planned, p: PlantingOutlook, from: number, to: numbe
   const ban = p.bans[to];
   if (ban) return [`${words}: ${BANS[ban]}.`];
   const cost = moveCosts[p.planting.id]?.[from]?.[to] ?? null;
+  if (cost === null && (p.judgement.verdict.lookAgain ?? "") > outlook.days[to]!) return [`${words}: not before it is looked at again.`]; // prettier-ignore
   if (cost === null) return [`${words}: no room that day.`];
   if (Math.abs(cost) < NO_ODDS) return [`${words}: makes no odds.`];
   if (cost < 0) return [`${words}: would do as well.`];
@@ -44,16 +45,11 @@ function moveWords(planned: Planned, p: PlantingOutlook, from: number, to: numbe
 }
 
 /** What a planned pick brings, and how it is written on the ridge: a counted crop is a bare number. */
-export function plannedPick(planned: Planned, p: PlantingOutlook, order: number) {
-  const days = planned.plan.picks[p.planting.id] ?? [];
-  const day = days[order]!;
-  const row = order === 0 ? 0 : days[order - 1]! + 1;
-  const pieces = p.taskPieces[row]?.[day] ?? 0;
-  const label = sayPieces(p.crop, pieces, planned.units);
+export function plannedPick(planned: Planned, p: PlantingOutlook, { day, pieces }: PlannedPick) {
   return {
     day,
-    label,
-    short: isCounted(p.crop) ? String(Math.max(1, Math.round(pieces))) : label,
+    label: sayExpected(p.crop, pieces, p.doubt, planned.units),
+    short: isCounted(p.crop) ? String(Math.max(1, Math.round(pieces))) : sayPieces(p.crop, pieces, planned.units),
     why: pickReason(planned, p, day, pieces),
   };
 }

@@ -1,4 +1,4 @@
-import { BED_MINUTES, ROUND_MINUTES, type PlantingOutlook } from "~/core/garden";
+import { BED_MINUTES, ROUND_MINUTES, plannedPicks, type PlantingOutlook } from "~/core/garden";
 import { walkOf, type Errand, type Walk } from "~/core/rounds";
 import type { Planned } from "../planned";
 
@@ -9,11 +9,8 @@ export function plannedWalk({ outlook, plan }: Planned, dayIndex: number): Walk 
   const wet = outlook.terms[dayIndex]?.wetAtStart ?? false;
   const walk = (errands: Errand[]) => walkOf(errands, wet, ROUND_MINUTES, BED_MINUTES);
   const picks = outlook.plantings.flatMap((p): Errand[] => {
-    const days = plan.picks[p.planting.id] ?? [];
-    const order = days.indexOf(dayIndex);
-    if (order < 0) return [];
-    const row = order === 0 ? 0 : days[order - 1]! + 1;
-    return [errandOf(p, "pick", p.task.minutes[row]?.[dayIndex] ?? 0, p.taskPieces[row]?.[dayIndex] ?? 0)];
+    const pick = plannedPicks(p, plan.picks).find((planned) => planned.day === dayIndex);
+    return pick ? [errandOf(p, "pick", pick.minutes, pick.pieces)] : [];
   });
   const looks = dayIndex === 0 ? looksDue(outlook.plantings, picks) : [];
   const budget = outlook.minutesFree[dayIndex] ?? 0;

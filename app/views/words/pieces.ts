@@ -1,5 +1,6 @@
 import type { Crop } from "~/core/crops";
 import { isCounted } from "~/core/garden";
+import { doubtRange } from "~/core/life";
 import type { UnitSystem } from "~/core/units";
 import { sayMass } from "./mass";
 
@@ -12,6 +13,29 @@ export function sayPieces(crop: Crop, pieces: number, system: UnitSystem): strin
   const grams = Math.max(10, pieces * crop.pieceGrams.value);
   const step = grams < 200 ? 10 : grams < 1000 ? 50 : 100;
   return sayMass(Math.round(grams / step) * step, system);
+}
+
+/** Doubt under which one number is enough: our judgement. */
+const SURE = 0.2;
+
+/**
+ * An expected amount with its doubt: "2 to 5 kg", "8 to 20 pods"; "about 2.6 kg" where it is well known.
+ *
+ * @param doubt - standard deviation of its logarithm
+ */
+export function sayExpected(crop: Crop, pieces: number, doubt: number, system: UnitSystem): string {
+  const { low, high } = doubtRange(pieces, doubt);
+  if (doubt < SURE) return `about ${sayPieces(crop, pieces, system)}`;
+  if (isCounted(crop)) {
+    const [few, many] = [Math.max(1, Math.round(low)), Math.max(1, Math.round(high))];
+    return few === many ? `about ${sayPieces(crop, few, system)}` : `${few} to ${many} ${crop.piece.many}`;
+  }
+  const [least, most] = [low, high].map((n) => sayPieces(crop, n, system));
+  if (least === most) return `about ${least}`;
+  const unit = / (g|kg)$/;
+  return unit.exec(least!)?.[1] === unit.exec(most!)?.[1]
+    ? `${least!.replace(unit, "")} to ${most}`
+    : `${least} to ${most}`;
 }
 
 /** Small numbers in words, "two"; larger in figures. */

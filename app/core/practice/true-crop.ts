@@ -1,0 +1,73 @@
+import { addDays, daysBetween, type IsoDay } from "../calendar";
+import type { Crop } from "../crops";
+import { normalDraw, seeded } from "../statistics";
+import { trueHeat, type TrueDay } from "./true-climate";
+import type { TruePlanting } from "./true-planting";
+
+/** Pieces that really come ready, day by day from the planting's start. */
+export interface TrueCrop {
+  plant: TruePlanting;
+  plants: number;
+  readyOn: Float64Array;
+}
+
+/** How freely gardens and plantings bear (log), and how uneven the days are (log): our judgement. */
+const BEARS = { garden: 0.22, planting: 0.2, day: 0.4 } as const;
+/** A crop comes in over its first part and goes over its last: our judgement. */
+const SHAPE = { rise: 0.2, fall: 0.25 } as const;
+/** A summer day of 14 to 26 °C. */
+const WARM_DAY = { minC: 14, maxC: 26 } as const;
+const USUAL_PACE = 0.8;
+
+/**
+ * What a true planting bears: the middle of its crop's yields times how freely garden and planting bear, over its
+ * own length of bearing, by the warmth of the days and unevenly. Knows the crop's facts, nothing of the estimator.
+ *
+ * @param gardenBears - stays with a garden, in standard normal units
+ */
+export function bearTruly(
+  plant: TruePlanting,
+  plants: number,
+  weather: readonly TrueDay[],
+  gardenBears: number,
+  seed: number,
+): TrueCrop {
+  const { crop } = plant;
+  const uniform = seeded(seed);
+  const draw = () => normalDraw(uniform);
+  const { low, high } = crop.life.yield;
+  const vigour = Math.exp(BEARS.garden * gardenBears + BEARS.planting * draw());
+  const pieces = (plants * 1000 * Math.sqrt(low * high) * vigour) / crop.pieceGrams.value;
+  const readyOn = new Float64Array(weather.length);
+  if (!plant.readyOn) return { plant, plants, readyOn };
+  const span = spanOf(crop);
+  const length = span.low * (span.high / span.low) ** uniform();
+  const first = daysBetween(plant.startedOn, plant.readyOn);
+  const warm = trueHeat(WARM_DAY, crop.degreeDays.baseC, crop.degreeDays.upperC, 0);
+  let age = 0;
+  for (let i = first; i < weather.length && age < length; i++) {
+    const pace = trueHeat(weather[i]!, crop.degreeDays.baseC, crop.degreeDays.upperC, 0) / warm;
+    const share = shapeAt(age / length) / (length * (1 - SHAPE.rise / 2 - SHAPE.fall / 2));
+    const growth = crop.mode === "repeat" ? pace / USUAL_PACE : 1;
+    readyOn[i] = pieces * share * growth * Math.exp(BEARS.day * draw() - BEARS.day ** 2 / 2);
+    age += Math.min(1.25, Math.max(0.5, pace / USUAL_PACE));
+  }
+  return { plant, plants, readyOn };
+}
+
+function spanOf(crop: Crop): { low: number; high: number } {
+  return crop.life.bearing ?? crop.life.taking.days ?? { low: 1, high: 1 };
+}
+
+function shapeAt(part: number): number {
+  if (part < SHAPE.rise) return part / SHAPE.rise;
+  return part > 1 - SHAPE.fall ? Math.max(0, (1 - part) / SHAPE.fall) : 1;
+}
+
+/** Pieces that hang ready on a day if all was taken on an earlier one; all since the start where nothing was. */
+export function readyPieces({ plant, readyOn }: TrueCrop, takenOn: IsoDay | null, day: IsoDay): number {
+  const from = takenOn ? daysBetween(plant.startedOn, addDays(takenOn, 1)) : 0;
+  let sum = 0;
+  for (let i = Math.max(0, from); i <= daysBetween(plant.startedOn, day) && i < readyOn.length; i++) sum += readyOn[i]!;
+  return sum;
+}

@@ -1,0 +1,72 @@
+import { addDays, type IsoDay } from "~/core/calendar";
+import type { Crop } from "~/core/crops";
+import { cropCalendar, type CropLife, type YearPlace } from "~/core/life";
+import type { UnitSystem } from "~/core/units";
+import { dayAndMonth, sayMass } from "../words";
+import { scaleOf, stretch, type Scale, type Stretch } from "./strip";
+
+export interface CropYearRow {
+  name: string;
+  /** The usual start of its kind, or the one of a plant that stands. */
+  usual: boolean;
+  growing: Stretch | undefined;
+  bearing: Stretch | undefined;
+  start: string;
+  plantedOut: string | null;
+  first: string;
+  end: string;
+  amount: string;
+}
+
+export interface CropYear {
+  months: Scale["months"];
+  today: number;
+  rows: CropYearRow[];
+  /** What it goes by. */
+  note: string;
+}
+
+const WHEN = ["early", "usual", "late"] as const;
+/** The strip reaches over so many days: an overwintered crop from its sowing to its end. */
+const STRIP_DAYS = 500;
+
+/** A crop's year in a place: its usual starts, and the life that follows each. */
+export function cropYear(crop: Crop, place: YearPlace, years: number, today: IsoDay, units: UnitSystem): CropYear {
+  const from = `${today.slice(0, 4)}-01-01`;
+  const lives = cropCalendar(crop, place, from);
+  const scale = scaleOf(from, addDays(from, lives.some((l) => l.end && l.end > addDays(from, 365)) ? STRIP_DAYS : 365));
+  return {
+    months: scale.months,
+    today: scale.at(today),
+    rows: lives.map((life, n) => rowOf(life, crop.perennial ? "" : WHEN[n % 3]!, scale, units)),
+    note: noteOf(crop, lives, years),
+  };
+}
+
+function rowOf(life: CropLife, when: string, scale: Scale, units: UnitSystem): CropYearRow {
+  const { start, firstPick, end, yieldKg } = life;
+  const on = (day: IsoDay) => dayAndMonth(day, day);
+  return {
+    name: [when, life.kind].filter(Boolean).join(", ") || "each year",
+    usual: when !== "early" && when !== "late",
+    growing: stretch(scale, start.on, firstPick ?? end ?? start.on),
+    bearing: firstPick && end ? stretch(scale, firstPick, end) : undefined,
+    start: start.event === "stands" ? `stirs ${on(start.on)}` : `${start.event} ${on(start.on)}`,
+    plantedOut: life.plantedOut && on(life.plantedOut),
+    first: firstPick ? on(firstPick) : "never ready here",
+    end: end ? on(end) : "",
+    amount: firstPick ? `${sayMass(roundly(yieldKg.low), units)} to ${sayMass(roundly(yieldKg.high), units)}` : "",
+  };
+}
+
+/** Grams of a plant's yield to two figures. */
+function roundly(kg: number): number {
+  const step = 10 ** Math.max(0, Math.floor(Math.log10(Math.max(1, kg * 1000))) - 1);
+  return Math.round((kg * 1000) / step) * step;
+}
+
+function noteOf(crop: Crop, lives: readonly CropLife[], years: number): string {
+  if (lives.length === 0) return `It does not get warm enough here for ${crop.name.toLowerCase()} in the open.`;
+  const climate = years > 0 ? `the usual weather of ${years} ${years === 1 ? "year" : "years"} of your record` : "a rough guess of the climate from the latitude: enter or import weather for your own"; // prettier-ignore
+  return `By ${climate}, in an open bed. Amounts are of one plant.`;
+}
