@@ -7,7 +7,7 @@ import {
   judge,
   normalHeat,
   learntFrom,
-  requirementFromDays,
+  requirementFromHeat,
   readyOddsOn,
   tellingCues,
   type FirstPick,
@@ -16,6 +16,7 @@ import {
 import { normalDraw, seeded } from "~/core/statistics";
 import { BED_CLIMATES } from "~/core/hazards";
 import { dailyDegreeDays, type ClimateNormals } from "~/core/weather";
+import { amountsTold } from "./truth-amounts";
 import {
   TRUTH_CROPS,
   cropOf,
@@ -42,7 +43,7 @@ const mean = (xs: readonly number[]) => xs.reduce((a, b) => a + b, 0) / xs.lengt
 
 /** Ready by the packet alone: nothing before its earlier day, all by its later one, in proportion between. */
 const byPacket = (c: TruthCase, day: IsoDay) => {
-  const { low, high } = c.crop.packet;
+  const { low, high } = c.packet;
   return Math.min(1, Math.max(0, (daysBetween(c.truth.startedOn, day) - low) / (high - low)));
 };
 
@@ -53,9 +54,11 @@ interface Score {
   oneRandom: number[];
   two: number[];
   covered: { none: number[]; two: number[] };
+  /** Scatter of the garden beside each entry of `covered`. */
+  scatter: number[];
   widthDays: number[];
 }
-const blank = (): Score => ({ packet: [], none: [], oneAsked: [], oneRandom: [], two: [], covered: { none: [], two: [] }, widthDays: [] }); // prettier-ignore
+const blank = (): Score => ({ packet: [], none: [], oneAsked: [], oneRandom: [], two: [], covered: { none: [], two: [] }, scatter: [], widthDays: [] }); // prettier-ignore
 
 const normals = [0, 1, 2, 3].map((k) => placeNormals(BASE + k));
 const total = blank();
@@ -69,7 +72,7 @@ for (const [n, kind] of TRUTH_CROPS.entries()) {
     const c = truthCase(seed, kind, normals[k % normals.length]!);
     plantings++;
     const uniform = seeded(seed * 3 + 1);
-    const { low, high } = c.crop.packet;
+    const { low, high } = c.packet;
     // Two visits, somewhere round the packet's days, late enough and early enough for doubt.
     for (let visit = 0; visit < 2; visit++) {
       const today = addDays(c.truth.startedOn, Math.round(low * 0.75 + uniform() * (high * 1.3 - low * 0.75)));
@@ -99,6 +102,7 @@ for (const [n, kind] of TRUTH_CROPS.entries()) {
         s.oneAsked.push(brier(odds(ask.assessments[1] ?? last)));
         s.oneRandom.push(brier(odds(any.assessments.at(-1)!)));
         s.two.push(brier(odds(last)));
+        s.scatter.push(c.scatterSize);
         s.covered.none.push(covers(ask.assessments[0]!));
         s.covered.two.push(covers(last));
         const { p10, p90 } = last.window.opens;
@@ -148,7 +152,7 @@ function learning(gardens: number) {
       }
     const next = grown("a", 5, 2);
     if (!next.truth.readyOn) continue;
-    const today = addDays(next.truth.startedOn, Math.round(crop.packet.low * 0.8));
+    const today = addDays(next.truth.startedOn, Math.round(next.packet.low * 0.8));
     const error = (learnt?: ReturnType<typeof learntFrom>) => {
       const dev = knownTo(next, today, learnt);
       const { belief, window } = assess(crop, dev, [], today);
@@ -168,12 +172,27 @@ function learning(gardens: number) {
 function pickTaught(c: TruthCase, variety: string, pickedOn: IsoDay): FirstPick {
   const { baseC, upperC } = c.crop.degreeDays;
   const extraC = BED_CLIMATES[c.kind].dayC;
-  const packet = requirementFromDays(c.normals, c.truth.startedOn, c.crop.packet.low, c.crop.packet.high, baseC, upperC); // prettier-ignore
+  const { low, high } = c.crop.life.heat;
+  const packet = requirementFromHeat(low, high, high / c.packet.high);
   let heat = 0;
   for (const d of c.weather) if (d.day <= pickedOn) heat += dailyDegreeDays(d.minC, d.maxC + extraC, baseC, upperC);
   const perDay = normalHeat(c.normals, pickedOn, 7, baseC, upperC, extraC) / 7;
   return { variety, ...firstPickSays(heat, perDay, c.crop.windowDays.value, packet) };
 }
+/** Coverage by how unlike the gardens' plants are: the usual ones have to be well told. */
+const BANDS: [string, number, number][] = [["even", 0, 0.75], ["usual", 0.75, 1.34], ["uneven", 1.34, Infinity]]; // prettier-ignore
+const coverageByScatter = Object.fromEntries(
+  BANDS.map(([name, from, to]) => {
+    const inBand = total.scatter.flatMap((s, i) => (s >= from && s < to ? [total.covered.none[i]!, total.covered.two[i]!] : [])); // prettier-ignore
+    return [name, { share: mean(inBand), visits: inBand.length / 2 }];
+  }),
+);
+console.log(`coverage by scatter: ${Object.entries(coverageByScatter).map(([n, b]) => `${n} ${pc(b.share)} of ${b.visits}`).join(", ")}`); // prettier-ignore
+
+const amounts = amountsTold(BASE, EACH, normals);
+for (const [id, r] of amounts.byCrop) console.log(`${id.padEnd(16)} expected ÷ true: first pick ${median(r.first).toFixed(2)}, after three ${median(r.later).toFixed(2)}`); // prettier-ignore
+const p90 = (xs: readonly number[]) => [...xs].sort((a, b) => a - b)[Math.floor(xs.length * 0.9)] ?? NaN;
+
 const learnt = learning(1080);
 console.log(
   `learning: median error ${learnt.before} d before, ${learnt.after} d after one season (mean ${learnt.meanBefore.toFixed(2)} and ${learnt.meanAfter.toFixed(2)}), ${learnt.gardens} gardens`,
@@ -183,7 +202,7 @@ console.log(
 function timed(n: number, normal: ClimateNormals): number {
   const jobs = Array.from({ length: n }, (_, k) => {
     const c = truthCase(BASE + 500 + k, TRUTH_CROPS[k % TRUTH_CROPS.length]!, normal);
-    const today = addDays(c.truth.startedOn, c.crop.packet.low);
+    const today = addDays(c.truth.startedOn, c.packet.low);
     const dev = knownTo(c, today);
     const person = gardener(k);
     // Three looks of two days, and where the crop has a size, two measurements.
@@ -209,7 +228,7 @@ function timed(n: number, normal: ClimateNormals): number {
   for (let run = 0; run < 25; run++) {
     const t0 = performance.now();
     for (const { c, dev, looks, today } of jobs)
-      judge({ crop: c.crop, dev, assessment: assess(c.crop, dev, looks, today), today, survival, rain, handsFree, packetHighDays: c.crop.packet.high }); // prettier-ignore
+      judge({ crop: c.crop, dev, assessment: assess(c.crop, dev, looks, today), today, survival, rain, handsFree, packetHighDays: c.packet.high }); // prettier-ignore
     best = Math.min(best, performance.now() - t0);
   }
   return best;
@@ -232,6 +251,13 @@ console.log(
     crops: TRUTH_CROPS.length,
     visits: total.packet.length,
     coverage80: mean([...total.covered.none, ...total.covered.two]),
+    coverageUsual: coverageByScatter.usual!.share,
+    coverageByScatter,
+    yieldCrops: amounts.byCrop.size,
+    yieldRatioMedian: median(amounts.first),
+    yieldRatioP90: p90(amounts.first),
+    yieldRatioMedianAfterThree: median(amounts.later),
+    yieldRatioP90AfterThree: p90(amounts.later),
     coverageNoReading: mean(total.covered.none),
     coverageTwoLooks: mean(total.covered.two),
     brierPacket: mean(total.packet),

@@ -3,11 +3,13 @@ import { addDays, daysBetween, type IsoDay } from "~/core/calendar";
 import type { Crop } from "~/core/crops";
 import { BED_CLIMATES, type BedKind } from "~/core/hazards";
 import {
+  climateDays,
   firstPickOf,
   gardener,
   growTruly,
   measureSize,
   readCue,
+  scatterOf,
   trueWeather,
   type TruePlanting,
 } from "~/core/practice";
@@ -59,6 +61,10 @@ export interface TruthCase {
   weather: DailyWeather[];
   normals: ClimateNormals;
   seed: number;
+  /** How unlike its garden's plants are, 1 = usual. */
+  scatterSize: number;
+  /** Days that an honest packet prints there for its start. */
+  packet: { low: number; high: number };
 }
 
 /** One planting of the truth garden with the sky it grew under. */
@@ -72,7 +78,10 @@ export function truthCase(
   const crop = cropOf(id);
   const startedOn = dayOf(first + (last - first) * uniform());
   const kind = KINDS[Math.floor(uniform() * KINDS.length)]!;
-  const span = Math.round(crop.packet.high * 1.7) + 60;
+  const { low, high } = crop.life.heat;
+  const packet = { low: climateDays(crop, startedOn, low), high: climateDays(crop, startedOn, high) };
+  const span = Math.round(packet.high * 1.7) + 120;
+  const { scatter, size } = scatterOf(seed * 13 + 5);
   const weather = trueWeather(500_000 + seed, startedOn, span);
   const truth = growTruly({
     crop,
@@ -82,10 +91,20 @@ export function truthCase(
     varietyShift: normalDraw(uniform),
     gardenWarmth: normalDraw(uniform),
     ...shifts,
+    scatter,
     weather,
     seed: seed * 31 + 7,
   });
-  return { crop, truth, kind, normals, seed, weather: weather.map((d) => ({ ...d, rainMm: null, windKmh: null })) };
+  return {
+    crop,
+    truth,
+    kind,
+    normals,
+    seed,
+    scatterSize: size,
+    packet,
+    weather: weather.map((d) => ({ ...d, rainMm: null, windKmh: null })),
+  };
 }
 
 const FORECAST_DAYS = 9;

@@ -1,7 +1,7 @@
 import { readFileSync, readdirSync } from "node:fs";
 import path from "node:path";
 import { z } from "zod";
-import { Crop, resolveLikes, School, type Catalogue, type CropData } from "~/core/crops";
+import { Crop, resolveLikes, School, unsaidOf, type Catalogue, type CropData } from "~/core/crops";
 
 const DATA = path.resolve(process.env.AKMEDON_DATA ?? "data");
 const read = (file: string): unknown => JSON.parse(readFileSync(path.join(DATA, file), "utf8"));
@@ -16,9 +16,16 @@ export function catalogueData(): CropData[] {
     readdirSync(path.join(DATA, "crops"))
       .filter((file) => file.endsWith(".json"))
       .sort()
-      .map((file) => read(path.join("crops", file)) as CropData),
+      .map((file) => saidOf(read(path.join("crops", file)) as CropData)),
   ).map(withSchools);
   return data;
+}
+
+/** A crop's file, once it says or names all that it must not take over by being silent. */
+function saidOf(file: CropData): CropData {
+  const unsaid = unsaidOf(file);
+  if (unsaid.length > 0) throw new Error(`${String(file.id)}: is like ${String(file.like)}; write ${unsaid.join(", ")} or name them under “sameAs”`); // prettier-ignore
+  return file;
 }
 
 /** A crop's data with the schools that name it. */

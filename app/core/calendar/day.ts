@@ -41,10 +41,13 @@ export function dayNumber(day: IsoDay): number {
  *
  * @param number - whole days since 1 January 1970
  * @returns ISO day
+ * @throws {RangeError} for a part of a day: a caller's mistake
  */
 export function isoDay(number: number): IsoDay {
   const known = days.get(number);
   if (known !== undefined) return known;
+  // A part of a day would be remembered as the number of that day.
+  if (!Number.isInteger(number)) throw new RangeError(`number: ${number} is no whole day`);
   const day = new Date(number * MS_PER_DAY).toISOString().slice(0, 10);
   remember(day, number);
   return day;

@@ -105,7 +105,7 @@ const offerOf = (id: string, plants: number, since: string | null, begun = 1) =>
       extraC: 0,
       horizon: 14,
     }),
-    { since, there: () => 1, sound: sound(14), primeDays: crop(id).windowDays.value },
+    { since, sound: sound(14), primeDays: crop(id).windowDays.value },
   );
 
 test("twice the plants give twice the crop", () => {

@@ -19,8 +19,6 @@ const SUPPRESSION = { yes: 0.35, slight: 0.15, no: 0 } as const;
 export interface RepeatTerms {
   /** Day after the last full pick; null where none was made: all that hangs on it is there. */
   since: IsoDay | null;
-  /** P(the leading pieces are ready on day n after a full pick); 1 before the first. */
-  there: (n: number) => number;
   /** Share of the pieces sound on each day from today. */
   sound: Float64Array;
   /** How long a piece keeps its quality, growing days. */
@@ -32,7 +30,7 @@ export interface RepeatTerms {
  * again, and are gone once what is past drops, rots or sets seed; pieces past half quality cost later crop.
  */
 export function repeatOffer(crop: Crop, track: SkyTrack, ripe: Ripening, terms: RepeatTerms): RepeatOffer {
-  const { since, there, sound, primeDays } = terms;
+  const { since, sound, primeDays } = terms;
   const horizon = sound.length;
   const offset = trackIndex(track, track.today) - ripe.first;
   const start = since ? Math.max(0, daysBetween(track.from, since) - ripe.first) : 0;
@@ -58,8 +56,7 @@ export function repeatOffer(crop: Crop, track: SkyTrack, ripe: Ripening, terms: 
     return { pieces: pieces * share, worth: (worth - lost) * share * kgWorth };
   };
   const rows = Array.from({ length: horizon + 1 }, (_, row) => row);
-  const cell = (row: number, t: number) =>
-    gather(row === 0 ? start : offset + row, offset + t, sound[t]! * (row === 0 ? there(t) : 1));
+  const cell = (row: number, t: number) => gather(row === 0 ? start : offset + row, offset + t, sound[t]!);
   const table = rows.map((row) =>
     Array.from({ length: horizon }, (_, t) => (t < row ? { pieces: 0, worth: 0 } : cell(row, t))),
   );

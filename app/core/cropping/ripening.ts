@@ -34,6 +34,8 @@ export interface RipeningTerms {
 /** Starts of bearing are looked for so far back, in steps of so many days. */
 const BACK_DAYS = 126;
 const STEP = 3;
+/** The first pick comes when there is something to pick: so many growing days after the first piece. Our judgement. */
+const FIRST_PICK_AGE = 2;
 /** Pieces that came ready longer ago than this are not reckoned with. */
 export const BACKLOG_DAYS = 45;
 
@@ -79,7 +81,7 @@ export function ripening(crop: Crop, track: SkyTrack, terms: RipeningTerms): Rip
   function startsOf(sky: SkyTrack, back: number, count: number, now: number, t: RipeningTerms): [number, number][] {
     if (t.firstPickOn) {
       const at = dayNumber(t.firstPickOn) - dayNumber(sky.from) - back;
-      return [[at < 0 ? at : age[Math.min(at, count)]!, 1]];
+      return [[(at < 0 ? at : age[Math.min(at, count)]!) - FIRST_PICK_AGE, 1]];
     }
     const starts: [number, number][] = [];
     let before = 0;

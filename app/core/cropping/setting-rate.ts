@@ -19,7 +19,7 @@ interface Bearing {
 }
 
 /** Pieces come in flushes, so a count tells less than a Poisson's would: our judgement. */
-const OVERDISPERSION = 3;
+const OVERDISPERSION = 1.2;
 /** Rates change over a season: older picks are left out. */
 const LOOK_BACK_DAYS = 42;
 

@@ -1,4 +1,5 @@
 import { Crop, CROP_GROUPS, CueWeight, Meaning, START_EVENTS } from "./crop";
+import { LIFE_VALUES } from "./life-values";
 import { patchCrop, type CropData } from "./patch-crop";
 
 /** One value of a crop, as it is shown and changed. */
@@ -6,7 +7,7 @@ export interface CropValue {
   /** Where it stands in the crop's data. */
   path: string[];
   /** Which part of the page it belongs to. */
-  part: "days and sizes" | "picking" | "weather" | "after" | "cues";
+  part: "days and sizes" | "life" | "picking" | "weather" | "after" | "cues";
   label: string;
   unit: string;
   value: string | number | boolean | null;
@@ -97,12 +98,14 @@ const standingAt = (crop: Crop, path: readonly string[]): string => {
 
 /** Every value of a crop that a household may change, with its standing. */
 export function cropValues(crop: Crop): CropValue[] {
-  const listed = LISTED.flatMap(([dotted, part, label, unit, kind]): CropValue[] => {
+  const listed = [...LISTED, ...LIFE_VALUES].flatMap(([dotted, part, label, unit, kind]): CropValue[] => {
     const path = dotted.split(".");
     const value = at(crop, path);
     if (value === undefined && at(crop, path.slice(0, -1)) === undefined) return [];
     // Where every day counts alike there is no temperature to set.
-    if (crop.degreeDays.calendar && path[0] === "degreeDays") return [];
+    if (crop.degreeDays.calendar && (path[0] === "degreeDays" || dotted.startsWith("life.heat"))) return [];
+    // What a crop has no use for is not offered empty: a household changes a life, it does not invent one.
+    if (path[0] === "life" && value === undefined) return [];
     return [{ path, part, label, unit, kind, value: (value ?? null) as CropValue["value"], standing: standingAt(crop, path) }]; // prettier-ignore
   });
   const cues = crop.cues.flatMap((cue): CropValue[] => {
@@ -185,8 +188,10 @@ function readTyped(
 /** The patch that sets one value and says whose it is; a cue is always given whole. */
 function patchFor(whole: CropData, path: readonly string[], value: unknown): CropData {
   if (path[0] !== "cues") {
-    const [key, inner] = path as [string, string?];
-    return inner ? { [key]: { [inner]: value, standing: HOUSEHOLD_STANDING } } : { [key]: value };
+    const [key, ...inner] = path as [string, ...string[]];
+    if (inner.length === 0) return { [key]: value };
+    const nested = inner.reduceRight<unknown>((under, name, depth) => (depth === inner.length - 1 ? { [name]: value, standing: HOUSEHOLD_STANDING } : { [name]: under }), undefined); // prettier-ignore
+    return { [key]: nested };
   }
   const [, cueId, field, readingId, part] = path;
   const cue = (whole.cues as { id: string; readings: { id: string }[] }[]).find((c) => c.id === cueId)!;
@@ -197,9 +202,21 @@ function patchFor(whole: CropData, path: readonly string[], value: unknown): Cro
   return { cues: [{ ...changed, standing: HOUSEHOLD_STANDING }] };
 }
 
+/** Data without the group that a path names; groups left empty go with it. */
+function without(data: CropData, [key, ...inner]: readonly string[]): CropData {
+  const { [key!]: there, ...rest } = data;
+  if (inner.length === 0) return rest;
+  const left = without((there ?? {}) as CropData, inner);
+  return Object.keys(left).length > 0 ? { ...rest, [key!]: left } : rest;
+}
+
 /** Takes a value of the household back: the shipped one holds again (of a cue, the whole cue). */
 export function forgetValue(patch: CropData, path: readonly string[]): CropData {
   const { [path[0]!]: there, ...rest } = patch;
+  if (path[0] === "life") {
+    const life = without(there as CropData, path.slice(1, -1));
+    return Object.keys(life).length > 0 ? { ...rest, life } : rest;
+  }
   if (path[0] !== "cues") return rest;
   const cues = (there as { id: string }[] | undefined)?.filter((c) => c.id !== path[1]) ?? [];
   return cues.length > 0 ? { ...rest, cues } : rest;

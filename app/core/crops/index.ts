@@ -1,7 +1,7 @@
 export { CROP_GROUPS, Crop, Cue, CueWeight, Meaning, Reading, START_EVENTS, StartEvent } from "./crop";
 export { findCrop, type Catalogue } from "./find-crop";
 export { END_CAUSES, Life, PRESERVING_CAUTIONS, type ColdLimit, type Kind, type StartSeason } from "./life";
-export { patchCrop, resolveLikes, type CropData } from "./patch-crop";
+export { patchCrop, resolveLikes, unsaidOf, type CropData } from "./patch-crop";
 export { readPlantingLine, type PlantingLine } from "./planting-line";
 export { School } from "./school";
 export { Standing } from "./standing";

@@ -16,7 +16,7 @@ const isPlain = (value: unknown): value is Record<string, unknown> =>
 export function patchCrop(base: CropData, patch: CropData): CropData {
   const merged: CropData = Object.fromEntries(Object.entries(base).filter(([key]) => patch[key] !== null));
   for (const [key, value] of Object.entries(patch)) {
-    if (key === "cues" || key === "dropCues" || key === "like" || value === null) continue;
+    if (key === "cues" || key === "dropCues" || key === "like" || key === "sameAs" || value === null) continue;
     const there = merged[key];
     merged[key] = isPlain(there) && isPlain(value) ? patchCrop(there, value) : value;
   }
@@ -30,6 +30,21 @@ export function patchCrop(base: CropData, patch: CropData): CropData {
     ];
   } else if (patch.cues) merged.cues = patch.cues;
   return merged;
+}
+
+/** Numbers that a crop like another writes itself, or names under `sameAs` when they are meant to be the same. */
+const OWN_NUMBERS = ["packet", "windowDays", "pieceGrams", "piecesPerPlant", "piecesPerMinute", "worthPerKg"] as const;
+
+/**
+ * What a crop like another leaves unsaid: numbers that it would take over by being silent.
+ *
+ * @returns the fields, none for a crop that stands by itself
+ */
+export function unsaidOf(file: CropData): string[] {
+  if (typeof file.like !== "string") return [];
+  const meant = (file.sameAs as string[] | undefined) ?? [];
+  const unsaid = OWN_NUMBERS.filter((key) => !(key in file) && !meant.includes(key));
+  return "life" in file ? unsaid : [...unsaid, "life"];
 }
 
 /**

@@ -1,4 +1,4 @@
-import { addDays, dayNumber, daysBetween, type IsoDay } from "../calendar";
+import { addDays, dayNumber, type IsoDay } from "../calendar";
 import { onceOffer, repeatOffer, ripening, settingRate, type Ripening, type SettingRate } from "../cropping";
 import type { Crop } from "../crops";
 import { BED_CLIMATES, type Survival } from "../hazards";
@@ -74,7 +74,7 @@ const roomFor = (crop: Crop, terms: readonly DayTerms[]) =>
 
 /** What comes ready of a planting day by day; undefined where it is taken as a whole. */
 export function ripeningOf(terms: OfferTerms): { ripe: Ripening; rate: SettingRate } | undefined {
-  const { planting, crop, bed, dev, assessment, sky, dead } = terms;
+  const { planting, crop, bed, sky, dead } = terms;
   if (!bearingOf(crop)) return undefined;
   const share = cropShare(crop, planting.seasonCrop) * yearShare(crop, planting.growingYear);
   const first = firstPickOf(planting);
@@ -82,8 +82,7 @@ export function ripeningOf(terms: OfferTerms): { ripe: Ripening; rate: SettingRa
     pieces: planting.plants * crop.piecesPerPlant.value * share,
     firstPickOn: first,
     seenOn: lastSeenBearing(planting),
-    begun: (at: number) =>
-      dev.cycle === "again" ? 1 : readyOddsOn(dev, assessment.belief.posterior, addDays(sky.track.from, at)),
+    begun: beganBy(terms),
     dead,
     extraC: BED_CLIMATES[bed.kind].dayC,
     horizon: terms.terms.length,
@@ -91,6 +90,22 @@ export function ripeningOf(terms: OfferTerms): { ripe: Ripening; rate: SettingRa
   const usual = ripening(crop, sky.track, of);
   const rate = settingRate(crop, planting, (after, to) => cameReady(usual, sky, after, to), sky.today);
   return { ripe: { ...usual, born: usual.born.map((n) => n * rate.factor) }, rate };
+}
+
+/** Who looks has looked in the days before: what was ready longer ago than this would have been picked. Our judgement. */
+const LATELY = { days: 2, fadesOver: 1.5 } as const;
+
+/** P(the first piece was ready by a day of the track): by heat and looks; lately, where somebody keeps looking. */
+function beganBy({ planting, dev, assessment, sky }: OfferTerms): (trackDay: number) => number {
+  if (dev.cycle === "again") return () => 1;
+  const by = (at: number) => readyOddsOn(dev, assessment.belief.posterior, addDays(sky.track.from, at));
+  const looked = planting.looks.map((l) => l.takenOn).sort().at(-1); // prettier-ignore
+  if (!looked) return by;
+  const day = trackIndex(sky.track, looked);
+  return (at) => {
+    const ago = day - at - LATELY.days;
+    return by(at) * (ago > 0 ? Math.exp(-ago / LATELY.fadesOver) : 1);
+  };
 }
 
 /** Pieces that came ready after one day and up to another. */
@@ -114,12 +129,10 @@ export function plantingOffer(
 type Terms = Parameters<typeof plantingOffer>[0];
 
 function pickedAgain(terms: Terms, { ripe, rate }: { ripe: Ripening; rate: SettingRate }): PlantingOffer {
-  const { planting, crop, bed, judgement, risk, bans, sky, allows } = terms;
+  const { planting, crop, bed, risk, bans, sky, allows } = terms;
   const full = crop.mode === "once" ? (planting.picks.map((p) => p.pickedOn).sort().at(-1) ?? null) : lastFullPick(planting); // prettier-ignore
-  const at = trackIndex(sky.track, sky.today) - daysBetween(sky.track.from, judgement.stages.from);
   const offer = repeatOffer(crop, sky.track, ripe, {
     since: full && addDays(full, 1),
-    there: (n) => (full && terms.dev.cycle === "again" ? readyBy(judgement, at + n) : 1),
     sound: risk.sound,
     primeDays: crop.windowDays.value,
   });
@@ -158,12 +171,6 @@ function pickedAgain(terms: Terms, { ripe, rate }: { ripe: Ripening; rate: Setti
       },
     ],
   };
-}
-
-function readyBy({ stages: { odds } }: Judgement, i: number): number {
-  if (i < 0) return 0;
-  const n = Math.min(i, odds.prime.length - 1);
-  return odds.prime[n]! + odds.slipping[n]! + odds.gone[n]!;
 }
 
 /** A crop too big for a day's hands is lifted in so many parts at most, each at most this share of a usual day. */

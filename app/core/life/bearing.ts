@@ -4,7 +4,7 @@ import { normalCdf } from "../statistics";
 /** 10 and 90 % of the normal lie this far from the middle. */
 const Z90 = 1.2816;
 /** Share of the bearing over which it comes into full crop, and what it gives on its first day: our judgement. */
-const RAMP = { share: 0.15, first: 0.35 } as const;
+const RAMP = { share: 0.18, first: 0.25 } as const;
 /** A day of growth below or above a usual summer day's ages the plants by at least and at most so much: our judgement. */
 const AGEING = { least: 0.6, most: 1.05, usualPace: 0.8 } as const;
 /** Plantings of one crop differ at least so much in how long they bear (log): our judgement. */

@@ -12,9 +12,9 @@ export interface TrueCrop {
 }
 
 /** How freely gardens and plantings bear (log), and how uneven the days are (log): our judgement. */
-const BEARS = { garden: 0.22, planting: 0.2, day: 0.4 } as const;
-/** A crop comes in over its first part and goes over its last: our judgement. */
-const SHAPE = { rise: 0.2, fall: 0.25 } as const;
+const BEARS = { garden: 0.22, planting: 0.2, day: 0.25 } as const;
+/** A crop comes in over its first part and goes over its last, each planting in its own way: our judgement. */
+const SHAPE = { rise: [0.08, 0.28], firstShare: [0.08, 0.45], fall: [0.1, 0.35] } as const;
 /** A summer day of 14 to 26 °C. */
 const WARM_DAY = { minC: 14, maxC: 26 } as const;
 const USUAL_PACE = 0.8;
@@ -43,11 +43,13 @@ export function bearTruly(
   const span = spanOf(crop);
   const length = span.low * (span.high / span.low) ** uniform();
   const first = daysBetween(plant.startedOn, plant.readyOn);
+  const between = ([low, high]: readonly [number, number]) => low + (high - low) * uniform();
+  const shape = { rise: between(SHAPE.rise), firstShare: between(SHAPE.firstShare), fall: between(SHAPE.fall) };
   const warm = trueHeat(WARM_DAY, crop.degreeDays.baseC, crop.degreeDays.upperC, 0);
   let age = 0;
   for (let i = first; i < weather.length && age < length; i++) {
-    const pace = trueHeat(weather[i]!, crop.degreeDays.baseC, crop.degreeDays.upperC, 0) / warm;
-    const share = shapeAt(age / length) / (length * (1 - SHAPE.rise / 2 - SHAPE.fall / 2));
+    const pace = trueHeat(weather[i]!, crop.degreeDays.baseC, crop.degreeDays.upperC, plant.bedC) / warm;
+    const share = shapeAt(age / length, shape) / (length * wholeOf(shape));
     const growth = crop.mode === "repeat" ? pace / USUAL_PACE : 1;
     readyOn[i] = pieces * share * growth * Math.exp(BEARS.day * draw() - BEARS.day ** 2 / 2);
     age += Math.min(1.25, Math.max(0.5, pace / USUAL_PACE));
@@ -59,10 +61,19 @@ function spanOf(crop: Crop): { low: number; high: number } {
   return crop.life.bearing ?? crop.life.taking.days ?? { low: 1, high: 1 };
 }
 
-function shapeAt(part: number): number {
-  if (part < SHAPE.rise) return part / SHAPE.rise;
-  return part > 1 - SHAPE.fall ? Math.max(0, (1 - part) / SHAPE.fall) : 1;
+interface Shape {
+  rise: number;
+  firstShare: number;
+  fall: number;
 }
+
+function shapeAt(part: number, { rise, firstShare, fall }: Shape): number {
+  if (part < rise) return firstShare + ((1 - firstShare) * part) / rise;
+  return part > 1 - fall ? Math.max(0, (1 - part) / fall) : 1;
+}
+
+/** The area under the shape. */
+const wholeOf = ({ rise, firstShare, fall }: Shape) => 1 - (rise * (1 - firstShare)) / 2 - fall / 2;
 
 /** Pieces that hang ready on a day if all was taken on an earlier one; all since the start where nothing was. */
 export function readyPieces({ plant, readyOn }: TrueCrop, takenOn: IsoDay | null, day: IsoDay): number {

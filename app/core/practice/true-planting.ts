@@ -15,6 +15,8 @@ export interface TruePlanting {
   borders: { nearly: number; past: number };
   /** Growth of its size about the ready day, 1 per unit of development. */
   growthRate: number;
+  /** Warmth of its bed over the station by day, °C. */
+  bedC: number;
   /** First day it is ready. */
   readyOn: IsoDay | null;
 }
@@ -147,6 +149,7 @@ export function growTruly(input: TruthInput): TruePlanting {
     development,
     borders: { nearly: 1 - nearly, past: 1 + Math.max(0.015, window) },
     growthRate: (over * Math.exp(0.3 * draw())) / (1.3 * Math.max(0.015, window)),
+    bedC,
     readyOn,
   };
 }

@@ -18,7 +18,7 @@ const BED_SPREAD_C = 0.3;
  * Share of a packet's spread of days that lies in the plants: the rest is the seasons' weather, which the
  * degree-days reckon with themselves. Our judgement, tuned on the truth garden.
  */
-const PLANTS_SHARE = 0.75;
+const PLANTS_SHARE = 0.68;
 
 /** Degree-days that the normals give over `days` days from `from` (its first day counts). */
 export function normalHeat(

@@ -2,7 +2,7 @@ import { addDays, type IsoDay } from "~/core/calendar";
 import type { Crop } from "~/core/crops";
 import { cropCalendar, type CropLife, type YearPlace } from "~/core/life";
 import type { UnitSystem } from "~/core/units";
-import { dayAndMonth, sayMass } from "../words";
+import { between, dayAndMonth, sayMass } from "../words";
 import { scaleOf, stretch, type Scale, type Stretch } from "./strip";
 
 export interface CropYearRow {
@@ -55,7 +55,7 @@ function rowOf(life: CropLife, when: string, scale: Scale, units: UnitSystem): C
     plantedOut: life.plantedOut && on(life.plantedOut),
     first: firstPick ? on(firstPick) : "never ready here",
     end: end ? on(end) : "",
-    amount: firstPick ? `${sayMass(roundly(yieldKg.low), units)} to ${sayMass(roundly(yieldKg.high), units)}` : "",
+    amount: firstPick ? between(sayMass(roundly(yieldKg.low), units), sayMass(roundly(yieldKg.high), units)) : "",
   };
 }
 

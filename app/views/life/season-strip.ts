@@ -4,7 +4,7 @@ import { plannedPicks, seasonLife, type PlantingOutlook, type SeasonLife } from 
 import type { Ending } from "~/core/life";
 import type { UnitSystem } from "~/core/units";
 import type { Planned } from "../planned";
-import { sayDay, sayExpected, sayPieces, sayReadingText, sayTemperature, shortDay } from "../words";
+import { between, sayDay, sayExpected, sayPieces, sayReadingText, sayTemperature, shortDay } from "../words";
 import { scaleOf, stretch, type Scale, type Stretch } from "./strip";
 
 /** A mark on the strip: where, how high on the arc, and what it says. */
@@ -85,7 +85,8 @@ export function seasonStrip(planned: Planned, p: PlantingOutlook, past: readonly
 /** Height of the arc on a day: up from the start to the middle of its bearing, and down to its end. */
 function heightAt(day: IsoDay, start: IsoDay, first: IsoDay, end: IsoDay): number {
   const middle = addDays(first, Math.round(Math.max(0, daysBetween(first, end)) / 2));
-  const [from, to] = day <= middle ? [start, middle] : [addDays(end, Math.max(3, daysBetween(first, end) / 4)), middle];
+  const [from, to] =
+    day <= middle ? [start, middle] : [addDays(end, Math.max(3, Math.round(daysBetween(first, end) / 4))), middle];
   const whole = daysBetween(from, to) || 1;
   const share = Math.min(1, Math.max(0, daysBetween(from, day) / whole));
   return Math.sin((share * Math.PI) / 2);
@@ -152,10 +153,7 @@ function saysOf({ today, units, outlook, plan }: Planned, p: PlantingOutlook, li
       `It ends about ${shortDay(life.ends.p50, today)}, ${range(life.ends)}${life.ends.by ? `: ${ENDINGS[life.ends.by]}` : ""}.`,
     );
   const { low, high } = life.pieces;
-  const whole =
-    high > 1.15 * low
-      ? `${sayPieces(crop, low, units)} to ${sayPieces(crop, high, units)}`
-      : `about ${sayPieces(crop, high, units)}`;
+  const whole = between(sayPieces(crop, low, units), sayPieces(crop, high, units));
   const from = rate && rate.seen > 0 ? `, by ${rate.seen} of your picks and counts` : ", by what such plants give";
   const taken = life.takenPieces > 0 ? `Picked so far: ${sayPieces(crop, life.takenPieces, units)}. ` : "";
   says.push(`${taken}The whole season: ${whole}${from}.`);

@@ -2,13 +2,15 @@ import {
   CROP_GROUPS,
   cropValues,
   HOUSEHOLD_STANDING,
+  PRESERVING_CAUTIONS,
+  type END_CAUSES,
   type Catalogue,
   type Crop,
   type CropData,
   type Variety,
 } from "~/core/crops";
 import type { UnitSystem } from "~/core/units";
-import { everydaySize, sayReadingText } from "../words";
+import { between, everydaySize, sayMass, sayReadingText } from "../words";
 
 /**
  * Crops of the list that answer to what was typed, by kind.
@@ -97,8 +99,21 @@ type Brief = [what: string, words: string, standing: string];
 
 /** The crop in a dozen lines. */
 function inBrief(crop: Crop, say: Say): Brief[] {
-  const { packet, windowDays, again, size, pick, waiting, heat, rainWait, indoors, after, seedSaving, perennial } =
-    crop;
+  const {
+    packet,
+    windowDays,
+    again,
+    size,
+    pick,
+    waiting,
+    heat,
+    rainWait,
+    indoors,
+    after,
+    seedSaving,
+    perennial,
+    life,
+  } = crop;
   const lines: (Brief | false | undefined)[] = [
     ["First pick", `${packet.low}–${packet.high} days after it was ${EVENT[packet.from]}`, packet.standing.line],
     perennial && ["Stands for years", `${firstCropWords(perennial.firstCropYear)}; each year counts from its ${perennial.opens}`, perennial.standing.line], // prettier-ignore
@@ -109,12 +124,19 @@ function inBrief(crop: Crop, say: Say): Brief[] {
     pick.stays !== "" && ["Leave", pick.stays, pick.standing.line],
     pick.not !== "" && ["Do not", pick.not, pick.standing.line],
     ["Waiting", waiting.text, waiting.standing.line],
+    life.bearing && ["Bears for", `${span(life.bearing.low, life.bearing.high)} days; ${ENDS[life.bearing.ends]}`, life.bearing.standing.line], // prettier-ignore
+    life.taking.way !== "keeps giving" && ["Taken", life.taking.way, life.taking.standing.line],
+    ["Gives", `${sayYield(life.yield)} a plant in a season`, life.yield.standing.line],
+    ["Stands", `${Number(life.spacing.plantsPerM.toFixed(1))} in a metre of row, rows ${life.spacing.rowCm} cm apart`, life.spacing.standing.line], // prettier-ignore
     ["Cold", cold(crop), crop.cold.standing.line],
+    ...coldByAge(crop),
     heat && ["Heat", `from ${heat.aboveC} °C it ${heat.effect}`, heat.standing.line],
     rainWait && ["Rain", `wait ${span(rainWait.low, rainWait.high)} days: ${rainWait.because}`, rainWait.standing.line],
     indoors && ["Indoors", `finishes in ${indoors.low}–${indoors.high} days at ${indoors.atLowC}–${indoors.atHighC} °C: ${indoors.text}`, indoors.standing.line], // prettier-ignore
     ["Afterwards", after.text, after.standing.line],
     ["Keeps", after.store, after.standing.line],
+    ["Kept apart", ethylene(crop), life.storage.standing.line],
+    ["Putting by", PRESERVING_CAUTIONS[life.preserving.value] ?? PUT_BY[life.preserving.value], life.preserving.standing.line], // prettier-ignore
     ...crop.nextCrops.map((n): Brief => ["After that", `${n.crop} in ${span(n.low, n.high)} days`, n.standing.line]),
     seedSaving && ["Seed", seedSaving.text, seedSaving.standing.line],
   ];
@@ -140,6 +162,39 @@ function cuesOf(crop: Crop, say: Say) {
   }));
 }
 
+const ENDS: Record<(typeof END_CAUSES)[number], string> = {
+  spent: "then it is spent",
+  bolted: "then it runs to flower",
+  cold: "until the cold takes it",
+  dark: "until the days get short",
+  "day length": "until the days turn",
+  age: "then it is left to grow",
+  dries: "then it dries",
+};
+const PUT_BY = {
+  "high acid": "sour enough to be bottled, by a tested recipe",
+  "low acid": "",
+  dry: "",
+  "fresh only": "eaten fresh, or frozen",
+} as const;
+const sayYield = ({ low, high }: { low: number; high: number }) => between(sayMass(low * 1000, "metric"), sayMass(high * 1000, "metric")); // prettier-ignore
+
+/** What ripening gas asks for: what makes it and what feels it lie apart. */
+function ethylene({ life: { storage } }: Crop): string {
+  const made = { none: "gives off no ripening gas", little: "gives off a little ripening gas", much: "gives off much ripening gas" }[storage.ethyleneMade]; // prettier-ignore
+  return `${made}; ${storage.ethyleneFelt ? "spoils beside ripe apples, melons, tomatoes" : "does not mind it"}`;
+}
+
+const ACTS = { cover: "cover it", "earth up": "earth it up", pick: "pick it", leave: "leave it, it grows on" } as const;
+const AGES = { young: "Cold, young", flower: "Cold, in flower", plant: "Cold, the plant" } as const;
+
+function coldByAge({ life }: Crop): Brief[] {
+  return (["young", "flower", "plant"] as const).flatMap((age): Brief[] => {
+    const limit = life.cold[age];
+    return limit ? [[AGES[age], `harmed at ${limit.damageC} °C, killed at ${limit.killC} °C: ${ACTS[limit.act]}`.replaceAll("-", "−"), limit.standing.line]] : []; // prettier-ignore
+  });
+}
+
 const EVENT = { sown: "sown", planted: "planted", blossom: "in blossom", growth: "growing" } as const;
 const span = (low: number, high: number) => (low === high ? String(low) : `${low}–${high}`);
 
@@ -158,7 +213,7 @@ function isOwn(patch: CropData, path: string[]): boolean {
   if (path[0] === "cues") return ((patch.cues ?? []) as { id: string }[]).some((c) => c.id === path[1]);
   const there = patch[path[0]!];
   if (there === undefined) return false;
-  return path.length === 1 || (there as Record<string, unknown>)[path[1]!] !== undefined;
+  return path.slice(1).reduce<unknown>((here, key) => (here as Record<string, unknown> | undefined)?.[key], there) !== undefined; // prettier-ignore
 }
 
 function standingsIn(value: unknown): string[] {

@@ -5,5 +5,5 @@ export { capital, cropAndVariety, cropNames, listOf, lower, nameOf } from "./in-
 export { sayAmount, sayMass } from "./mass";
 export { sayDegrees, sayLength, sayRain, sayReadingText, sayTemperature, sayWind } from "./measures";
 export { inTenths } from "./odds";
-export { counted, sayCount, sayExpected, sayPieces } from "./pieces";
+export { between, counted, sayCount, sayExpected, sayPieces } from "./pieces";
 export { shareInWords } from "./share";

@@ -15,6 +15,15 @@ export function sayPieces(crop: Crop, pieces: number, system: UnitSystem): strin
   return sayMass(Math.round(grams / step) * step, system);
 }
 
+/** Two amounts as a range: "2 to 5 kg", "31 to 77 courgettes", "840 g to 1.2 kg"; one where both are alike. */
+export function between(least: string, most: string): string {
+  if (least === most) return `about ${least}`;
+  const word = / ([^ ]+)$/;
+  return word.exec(least)?.[1] === word.exec(most)?.[1]
+    ? `${least.replace(word, "")} to ${most}`
+    : `${least} to ${most}`;
+}
+
 /** Doubt under which one number is enough: our judgement. */
 const SURE = 0.2;
 
@@ -30,12 +39,7 @@ export function sayExpected(crop: Crop, pieces: number, doubt: number, system: U
     const [few, many] = [Math.max(1, Math.round(low)), Math.max(1, Math.round(high))];
     return few === many ? `about ${sayPieces(crop, few, system)}` : `${few} to ${many} ${crop.piece.many}`;
   }
-  const [least, most] = [low, high].map((n) => sayPieces(crop, n, system));
-  if (least === most) return `about ${least}`;
-  const unit = / (g|kg)$/;
-  return unit.exec(least!)?.[1] === unit.exec(most!)?.[1]
-    ? `${least!.replace(unit, "")} to ${most}`
-    : `${least} to ${most}`;
+  return between(sayPieces(crop, low, system), sayPieces(crop, high, system));
 }
 
 /** Small numbers in words, "two"; larger in figures. */
