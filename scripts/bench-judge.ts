@@ -141,6 +141,7 @@ function learning(gardens: number) {
         gardenShift: shifts.garden,
         varietyShift: shifts[variety],
         gardenWarmth: shifts.warmth,
+        scatterSeed: seed * 17 + 3,
       });
     // Two varieties, two sowings of each: a usual season.
     const picks: FirstPick[] = [];

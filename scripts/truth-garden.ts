@@ -72,7 +72,8 @@ export function truthCase(
   seed: number,
   [id, first, last]: [string, number, number],
   normals: ClimateNormals,
-  shifts?: { gardenShift: number; varietyShift: number; gardenWarmth: number },
+  /** What stays with a garden over its plantings; its spreads by their seed. */
+  shifts?: { gardenShift: number; varietyShift: number; gardenWarmth: number; scatterSeed: number },
 ): TruthCase {
   const uniform = seeded(seed * 7919 + 13);
   const crop = cropOf(id);
@@ -81,7 +82,7 @@ export function truthCase(
   const { low, high } = crop.life.heat;
   const packet = { low: climateDays(crop, startedOn, low), high: climateDays(crop, startedOn, high) };
   const span = Math.round(packet.high * 1.7) + 120;
-  const { scatter, size } = scatterOf(seed * 13 + 5);
+  const { scatter, size } = scatterOf(shifts?.scatterSeed ?? seed * 13 + 5);
   const weather = trueWeather(500_000 + seed, startedOn, span);
   const truth = growTruly({
     crop,

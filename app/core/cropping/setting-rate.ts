@@ -18,8 +18,6 @@ interface Bearing {
   counts?: readonly { countedOn: IsoDay; what: "ready" | "leaves"; number: number }[];
 }
 
-/** Pieces come in flushes, so a count tells less than a Poisson's would: our judgement. */
-const OVERDISPERSION = 1.2;
 /** Rates change over a season: older picks are left out. */
 const LOOK_BACK_DAYS = 42;
 
@@ -45,8 +43,8 @@ export function settingRate(
   const learn = (after: IsoDay | null, to: IsoDay, pieces: number) => {
     const due = expected(after, to);
     if (due < 0.2) return;
-    shape += pieces / OVERDISPERSION;
-    rate += due / OVERDISPERSION;
+    shape += pieces;
+    rate += due;
     seen++;
   };
   for (const [i, here] of full.entries()) {
