@@ -25,7 +25,7 @@ test("all of it: a further crate, the plants' next crop, a slip taken back, undo
   await page.getByRole("button", { name: "It grows again from the stump" }).click();
   await expect(verdict).toBeVisible();
   await page
-    .getByRole("link", { name: /Change/ })
+    .getByRole("link", { name: /change/i })
     .first()
     .click();
   await expect(page.getByText(/^Regrowth, /)).toBeVisible();
@@ -35,7 +35,7 @@ test("all of it: a further crate, the plants' next crop, a slip taken back, undo
   await page.getByRole("button", { name: "Undo" }).first().click();
   await expect(verdict).toBeVisible();
   await page
-    .getByRole("link", { name: /Change/ })
+    .getByRole("link", { name: /change/i })
     .first()
     .click();
   await page.getByRole("button", { name: "Finished, bed is free" }).click();
@@ -51,6 +51,7 @@ test("a planting typed as another crop is put right, its start made vague, and i
   demo,
 }) => {
   await page.goto(`${demo.url}/plantings/carrot-main`);
+  await page.locator("summary", { hasText: "Change what is known of it" }).click();
   await page.getByLabel("Crop").selectOption({ label: "Parsnip" });
   await page.getByRole("button", { name: "Save" }).click();
   await expect(page).toHaveURL(/check\/carrot-main/);

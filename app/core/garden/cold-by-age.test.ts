@@ -2,7 +2,7 @@ import { expect, test } from "vitest";
 import { catalogue } from "~/catalogue/catalogue.server";
 import { addDays, type IsoDay } from "../calendar";
 import { roughNormals } from "../weather";
-import { GardenState, lookAhead, plannedPicks } from ".";
+import { GardenState, hazardsAhead, lookAhead, plannedPicks } from ".";
 import { solvePlan } from "../planner";
 
 const DAYS_BACK = 400;
@@ -32,7 +32,7 @@ function before(cropId: string, startedOn: IsoDay, today: IsoDay, nightC: number
   const outlook = lookAhead(garden, catalogue());
   const p = outlook.plantings[0]!;
   const frost = p.survival.threats.filter((t) => t.kind === "frost");
-  return { kind: p.judgement.verdict.kind, frost, picks: plannedPicks(p, solvePlan(outlook.problem).picks), sound: p.survival.sound }; // prettier-ignore
+  return { outlook, kind: p.judgement.verdict.kind, frost, picks: plannedPicks(p, solvePlan(outlook.problem).picks), sound: p.survival.sound }; // prettier-ignore
 }
 
 test("garlic at −12 °C in January stands: nothing is lost, nothing is lifted", () => {
@@ -90,3 +90,11 @@ test("sweet potato slips in June are covered from 1 °C on, though the roots are
 function readyReading(id: string): string {
   return catalogue().find((c) => c.id === id)!.cues[0]!.readings.find((r) => r.means === "ready")!.id; // prettier-ignore
 }
+
+test("the card of a frost over young potatoes says to earth them up, and names no pick", () => {
+  const { outlook } = before("potato_maincrop", "2026-04-20", "2026-05-25", -2.5, { startEvent: "planted" });
+  const frost = hazardsAhead(outlook, {}).find((h) => h.kind === "frost")!;
+  expect(frost.touched.map((t) => t.grams)).toEqual([0]);
+  expect(frost.acts.map((a) => a.act)).toContain("earth up");
+  expect(frost.acts.map((a) => a.act)).not.toContain("pick");
+});

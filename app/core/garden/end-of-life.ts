@@ -1,8 +1,8 @@
-import { addDays, dayOfLight, daysBetween, type IsoDay } from "../calendar";
+import { addDays, dayOfLight, daysBetween } from "../calendar";
 import type { Crop } from "../crops";
 import { BOLTS_FROM_HOURS, REST_DAYS, yearTurnOn } from "../seasons";
 import { normalCdf } from "../statistics";
-import { dailyDegreeDays, trackIndex } from "../weather";
+import { dailyDegreeDays } from "../weather";
 import type { GardenSky } from "./garden-sky";
 import type { PlantingState } from "./garden-state";
 
@@ -32,11 +32,4 @@ export function endOfLife(crop: Crop, planting: PlantingState, sky: GardenSky): 
     const gathered = heat[Math.min(Math.max(at, 0), heat.length - 1)]!;
     return gathered <= 0 || at < lightFrom ? 0 : normalCdf(Math.log(gathered / afterWinter.heat) / SPREAD);
   };
-}
-
-/** The day on which it is as likely over as not; null beyond the track. */
-export function endsOn(endedBy: (trackDay: number) => number, sky: GardenSky): IsoDay | null {
-  for (let at = trackIndex(sky.track, sky.today); at < sky.track.minC.length; at++)
-    if (endedBy(at) >= 0.5) return addDays(sky.track.from, at);
-  return null;
 }

@@ -38,6 +38,8 @@ export function frostActs(outlook: GardenOutlook, touched: readonly Touched[]): 
   const acts = pickAct(touched);
   const green = hit.filter((p) => p.crop.indoors?.fromGreenDays !== undefined);
   if (green.length > 0) acts.push({ act: "pick green", of: idsOf(green) });
+  const tops = hit.filter((p) => p.survival.threats.some((t) => t.act === "earth up"));
+  if (tops.length > 0) acts.push({ act: "earth up", of: idsOf(tops) });
   if (hit.some((p) => p.bed.kind === "container")) acts.push({ act: "bring in" });
   if (hit.some((p) => p.crop.id.startsWith("sweet_potato"))) acts.push({ act: "cut vines" });
   return acts;

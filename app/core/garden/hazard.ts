@@ -51,6 +51,7 @@ export type HazardAct =
   | { act: "dig before" }
   | { act: "bring in" }
   | { act: "cut vines" }
+  | { act: "earth up"; of: string[] }
   /** With `bedId` set the app can note it and reckon with it: this bed, this night. */
   | { act: "cover"; bedId: string; evening: IsoDay; covered: boolean; bareOdds: number; underOdds: number }
   | { act: "mulch" }

@@ -42,7 +42,9 @@ function touchedBy(outlook: GardenOutlook, picks: Picks, kinds: readonly Threat[
     .flatMap((p): Touched[] => {
       const threats = p.survival.threats.filter((t) => kinds.includes(t.kind) && t.lastDayBefore === evening);
       if (threats.length === 0) return [];
-      return [touch(p, picks, n, 1 - threats.reduce((kept, t) => kept * (1 - t.loss), 1))];
+      const all = touch(p, picks, n, 1 - threats.reduce((kept, t) => kept * (1 - t.loss), 1));
+      // What takes the blossom, the leaf or a seedling takes nothing that could be picked before it.
+      return [threats.some((t) => (t.act ?? "pick") === "pick") ? all : { ...all, grams: 0 }];
     })
     .sort((a, b) => b.grams - a.grams);
 }

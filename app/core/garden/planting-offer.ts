@@ -176,8 +176,8 @@ function pickedAgain(terms: Terms, { ripe, rate }: { ripe: Ripening; rate: Setti
 /** A crop too big for a day's hands is lifted in so many parts at most, each at most this share of a usual day. */
 const MOST_PARTS = 6;
 const PART_OF_A_DAY = 0.6;
-/** Of what is dug as needed: a meal so many days apart, as far as the horizon goes, worth a little more than left: our judgement. */
-const MEAL = { everyDays: 3.5, most: 4, leftWorth: 0.8 } as const;
+/** Of what is dug as needed: a meal so many days apart, as far as the horizon goes, worth twice what is left for later: our judgement. */
+const MEAL = { everyDays: 3.5, most: 4, leftWorth: 0.5 } as const;
 
 function takenAsWhole(terms: Terms): PlantingOffer {
   const { planting, crop, judgement, risk, sky } = terms;

@@ -55,7 +55,7 @@ export function CheckPage({ view, today, containers, units, notes, strip }: Chec
       <Box marginTop="14px" display="grid" gap="10px" justifyItems="start">
         <NoteLines plantingId={view.id} crop={view.crop} notes={notes} />
         <ActionLink href={`/plantings/${view.id}`} tone="bare">
-          Its life, change it or log a treatment
+          Its life; change it or log a treatment
         </ActionLink>
       </Box>
     </Page>

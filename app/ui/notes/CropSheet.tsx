@@ -24,6 +24,9 @@ const MEANS: Record<string, string> = {
 };
 const TELLS: Record<string, string> = { decisive: "settles it", strong: "tells much", weak: "tells a little" };
 
+/** Left off the sheet, so that a crop stays on one page. */
+const SCREEN_ONLY = new Set(["Stands", "Kept apart", "Taken", "Cold, young", "Cold, in flower", "Cold, the plant"]);
+
 /** A crop on a sheet: in brief, what to look for, cautions. The same on screen and on paper. */
 export function CropSheet({ notes, standings }: { notes: CropNotes; standings: boolean }) {
   return (
@@ -71,14 +74,16 @@ export function CropSheet({ notes, standings }: { notes: CropNotes; standings: b
         gap="2px 14px"
         css={{ "@media print": { gridTemplateColumns: "110px 1fr", "& dd": { margin: 0 } } }}
       >
-        {notes.inBrief.map(([what, text, standing]) => (
-          <Box key={what} display="contents">
-            <chakra.dt fontWeight="700">{what}</chakra.dt>
-            <chakra.dd margin={{ base: "0 0 6px", md: "0" }}>
-              {text} {standings && <QuietSpan>({standing})</QuietSpan>}
-            </chakra.dd>
-          </Box>
-        ))}
+        {notes.inBrief
+          .filter(([what]) => standings || !SCREEN_ONLY.has(what))
+          .map(([what, text, standing]) => (
+            <Box key={what} display="contents">
+              <chakra.dt fontWeight="700">{what}</chakra.dt>
+              <chakra.dd margin={{ base: "0 0 6px", md: "0" }}>
+                {text} {standings && <QuietSpan>({standing})</QuietSpan>}
+              </chakra.dd>
+            </Box>
+          ))}
       </chakra.dl>
     </Box>
   );

@@ -23,6 +23,7 @@ const NAMES: Record<HazardAct["act"], string> = {
   net: "Net",
   "tie in": "Tie in",
   "cut vines": "Cut vines",
+  "earth up": "Earth up",
   water: "Water",
   shade: "Shade",
   lift: "Lift",
@@ -57,6 +58,8 @@ function sentenceOf(act: HazardAct, beds: readonly BedOdds[], { outlook, units }
       return "Dig a few meals’ worth before it.";
     case "bring in":
       return "Bring the pots in for the night.";
+    case "earth up":
+      return `Earth up ${crops(act.of)}, or lay fleece over: the tubers are safe, the tops grow again.`;
     case "cut vines":
       return "Blackened sweet potato vines: cut them at once, lift within a week.";
     case "cover": {
