@@ -111,6 +111,9 @@ function follow(
   return { pieces: whole, by: "past" };
 }
 
+/** How far the end that the season brings lies either way in eight years of ten, days: our judgement. */
+const WEATHER_DAYS = 12;
+
 /** When what bears or stands has come to its end, from its first pick on. */
 export function bearingEnds(
   crop: Crop,
@@ -126,8 +129,17 @@ export function bearingEnds(
     const { by } = follow(crop, walk, windowDays, perDay, share);
     return { day: walk.day, by };
   };
-  const middle = at(0.5);
-  return { p10: at(0.1).day, p50: middle.day, p90: at(0.9).day, by: middle.by };
+  const [early, middle, late] = [at(0.1), at(0.5), at(0.9)];
+  // A first frost, or the last growing days, come a week or two sooner or later.
+  const weather = middle.by === "cold" || middle.by === "dark" ? WEATHER_DAYS : 0;
+  const sooner = addDays(middle.day, -weather);
+  const later = addDays(middle.day, weather);
+  return {
+    p10: early.day < sooner ? early.day : sooner,
+    p50: middle.day,
+    p90: late.day > later ? late.day : later,
+    by: middle.by,
+  };
 }
 
 /** What kills the hardiest part of it. */

@@ -47,11 +47,9 @@ export function CheckPage({ view, today, containers, units, notes, strip }: Chec
           </>
         }
         how={<HowToTake view={view} />}
+        life={<SeasonStripView strip={strip} size="small" />}
         log={<LogPanel key={view.id} view={view} today={today} containers={containers} units={units} roundId={null} />}
       />
-      <Box marginTop="18px" maxWidth="760px">
-        <SeasonStripView strip={strip} size="small" />
-      </Box>
       <Box marginTop="14px" display="grid" gap="10px" justifyItems="start">
         <NoteLines plantingId={view.id} crop={view.crop} notes={notes} />
         <ActionLink href={`/plantings/${view.id}`} tone="bare">

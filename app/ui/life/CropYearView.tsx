@@ -16,7 +16,7 @@ export function CropYearView({
   const rows = brief ? year.rows.filter((row) => row.usual) : year.rows;
   return (
     <Box css={{ breakInside: "avoid" }}>
-      <chakra.h2 fontSize="1.25rem" margin="16px 0 6px">
+      <chakra.h2 fontSize="1.25rem" margin={brief ? "0 0 2px" : "16px 0 6px"}>
         Its year here
       </chakra.h2>
       {rows.length > 0 && (
@@ -44,7 +44,7 @@ export function CropYearView({
           {row.amount && <QuietSpan>, {row.amount}</QuietSpan>}
         </chakra.p>
       ))}
-      <Quiet margin="4px 0 0">{year.note}</Quiet>
+      {(!brief || rows.length === 0) && <Quiet margin="4px 0 0">{year.note}</Quiet>}
     </Box>
   );
 }

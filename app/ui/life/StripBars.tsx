@@ -79,7 +79,7 @@ export function MonthFrame({
             fontSize="0.86rem"
             color="soft"
             paddingLeft="3px"
-            style={{ left: `${100 * Math.min(m.at, 0.95)}%` }}
+            style={{ left: `${100 * Math.min(m.at, 0.92)}%` }}
           >
             {m.label}
           </chakra.span>

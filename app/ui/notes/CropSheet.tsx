@@ -25,7 +25,15 @@ const MEANS: Record<string, string> = {
 const TELLS: Record<string, string> = { decisive: "settles it", strong: "tells much", weak: "tells a little" };
 
 /** Left off the sheet, so that a crop stays on one page. */
-const SCREEN_ONLY = new Set(["Stands", "Kept apart", "Taken", "Cold, young", "Cold, in flower", "Cold, the plant"]);
+const SCREEN_ONLY = new Set([
+  "Stands",
+  "Gives",
+  "Kept apart",
+  "Taken",
+  "Cold, young",
+  "Cold, in flower",
+  "Cold, the plant",
+]);
 
 /** A crop on a sheet: in brief, what to look for, cautions. The same on screen and on paper. */
 export function CropSheet({ notes, standings }: { notes: CropNotes; standings: boolean }) {
@@ -40,7 +48,7 @@ export function CropSheet({ notes, standings }: { notes: CropNotes; standings: b
       <chakra.h2 fontSize="1.25rem" margin="6px 0">
         What to look for
       </chakra.h2>
-      <Box display="grid" gap="10px">
+      <Box display="grid" gap="10px" css={{ "@media print": { gap: "3px" } }}>
         {notes.cues.map((cue) => (
           <Box key={cue.id} css={{ breakInside: "avoid" }} borderTop="1px solid" borderColor="line" paddingTop="6px">
             <chakra.h3 fontSize="1.02rem" fontFamily="body" fontWeight="700">

@@ -35,7 +35,7 @@ export function SheetsPage({ sheets }: { sheets: { notes: CropNotes; year: CropY
           borderTop="2px solid"
           borderColor="ink"
           css={{
-            "@media print": { borderTop: "none", fontSize: "0.82rem", "&:not(:last-of-type)": { breakAfter: "page" } },
+            "@media print": { borderTop: "none", fontSize: "0.74rem", "&:not(:last-of-type)": { breakAfter: "page" } },
           }}
         >
           <chakra.h1 fontSize="1.8rem">{notes.name}</chakra.h1>
