@@ -6,7 +6,7 @@ export default defineConfig({
   outputDir: "test-results/browser",
   // The machines are shared and noisy: a test that takes 20 s alone has taken 90 there.
   timeout: 240_000,
-  expect: { timeout: 10_000 },
+  expect: { timeout: 20_000 },
   workers: 2,
   fullyParallel: false,
   retries: 0,

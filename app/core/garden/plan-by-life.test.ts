@@ -125,6 +125,14 @@ test("a season is told from its start to its end, with what is expected of the w
   expect(life.pieces.low).toBeLessThan(life.pieces.high);
 });
 
+test("a look older than the start that was told since, and a start months ahead, stop neither plan nor life", () => {
+  const old = planned(garden("courgette", { startedOn: addDays(today, -8), looks: [{ ...ready("courgette")[0]!, takenOn: addDays(today, -70) }] })); // prettier-ignore
+  expect(seasonLife(old.p, old.outlook).startedOn).toBe(addDays(today, -8));
+  const ahead = planned(garden("rhubarb", { startEvent: "growth", startedOn: addDays(today, 200), growingYear: 4 }));
+  expect(ahead.picks).toEqual([]);
+  expect(seasonLife(ahead.p, ahead.outlook).weather).toEqual([]);
+});
+
 test("a garden walked through a year with nobody looking: no pick of what the verdict leaves, no unripe lift", () => {
   const walked = yearConflicts(1);
   expect(walked).toMatchObject({ gardens: 1, days: 365, lifts: 0, conflicts: [] });

@@ -1,4 +1,4 @@
-import { addDays, dayNumber, type IsoDay } from "../calendar";
+import { addDays, dayNumber, daysBetween, type IsoDay } from "../calendar";
 import { onceOffer, repeatOffer, ripening, settingRate, type Ripening, type SettingRate } from "../cropping";
 import type { Crop } from "../crops";
 import { BED_CLIMATES, type Survival } from "../hazards";
@@ -101,7 +101,7 @@ function beganBy({ planting, dev, assessment, sky }: OfferTerms): (trackDay: num
   const by = (at: number) => readyOddsOn(dev, assessment.belief.posterior, addDays(sky.track.from, at));
   const looked = planting.looks.map((l) => l.takenOn).sort().at(-1); // prettier-ignore
   if (!looked) return by;
-  const day = trackIndex(sky.track, looked);
+  const day = daysBetween(sky.track.from, looked);
   return (at) => {
     const ago = day - at - LATELY.days;
     return by(at) * (ago > 0 ? Math.exp(-ago / LATELY.fadesOver) : 1);

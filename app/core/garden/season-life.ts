@@ -65,6 +65,7 @@ function weatherMarks(
   first: IsoDay | null,
 ): WeatherMark[] {
   const from = planting.startedOn < track.from ? track.from : planting.startedOn;
+  if (from > today) return [];
   const marks: WeatherMark[] = [];
   for (let i = trackIndex(track, from); i <= trackIndex(track, today); i++) {
     if (track.source[i] !== "observed") continue;
