@@ -6,4 +6,5 @@ export { readPlantingLine, type PlantingLine } from "./planting-line";
 export { School } from "./school";
 export { Standing } from "./standing";
 export { ofVariety, Variety } from "./variety";
-export { changeValue, cropValues, forgetValue, HOUSEHOLD_STANDING, type CropValue } from "./crop-values";
+export { type CropValue } from "./crop-value";
+export { changeValue, cropValues, forgetValue, HOUSEHOLD_STANDING } from "./crop-values";

@@ -1,4 +1,4 @@
-import type { CropValue } from "./crop-values";
+import type { CropValue } from "./crop-value";
 import { PRESERVING } from "./life";
 
 type Listed = [path: string, part: CropValue["part"], label: string, unit: string, kind: CropValue["kind"]];
