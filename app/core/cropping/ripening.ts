@@ -35,7 +35,7 @@ export interface RipeningTerms {
 const BACK_DAYS = 126;
 const STEP = 3;
 /** The first pick comes when there is something to pick: so many growing days after the first piece. Our judgement. */
-const FIRST_PICK_AGE = 2;
+export const FIRST_PICK_AGE = 2;
 /** Pieces that came ready longer ago than this are not reckoned with. */
 export const BACKLOG_DAYS = 45;
 

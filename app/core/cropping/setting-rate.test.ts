@@ -2,7 +2,7 @@ import { expect, test } from "vitest";
 import { catalogue } from "~/catalogue/catalogue.server";
 import { addDays, daysBetween } from "../calendar";
 import { yieldSpread } from "../life";
-import { leafOffer, settingRate } from ".";
+import { asTheCatalogueSays, leafOffer, settingRate } from ".";
 
 const today = "2026-08-10";
 const courgette = catalogue().find((c) => c.id === "courgette")!;
@@ -12,10 +12,10 @@ const A_DAY = 1.3;
 const expected = (after: string | null, to: string) => (after ? A_DAY * daysBetween(after, to) : 0);
 const picks = (pieces: number, gaps = [12, 9, 6, 3]) => gaps.map((ago) => ({ pickedOn: addDays(today, -ago), pieces, tookAll: true })); // prettier-ignore
 const rate = (pieces: number, counts: { countedOn: string; what: "ready"; number: number }[] = []) =>
-  settingRate(courgette, { picks: picks(pieces), counts }, expected, today);
+  settingRate(asTheCatalogueSays(courgette), { picks: picks(pieces), counts }, expected, today);
 
 test("without picks it bears as the catalogue says", () =>
-  expect(settingRate(courgette, { picks: [] }, expected, today)).toEqual({
+  expect(settingRate(asTheCatalogueSays(courgette), { picks: [] }, expected, today)).toEqual({
     factor: 1,
     logSpread: yieldSpread(courgette),
     seen: 0,
@@ -36,7 +36,12 @@ test("a count since the last pick teaches like a pick", () => {
 });
 
 test("the update is gamma and Poisson: more of the same evidence, nearer to it", () => {
-  const many = settingRate(courgette, { picks: picks(12, [24, 21, 18, 15, 12, 9, 6, 3]) }, expected, today);
+  const many = settingRate(
+    asTheCatalogueSays(courgette),
+    { picks: picks(12, [24, 21, 18, 15, 12, 9, 6, 3]) },
+    expected,
+    today,
+  );
   expect(many.factor).toBeGreaterThan(rate(12).factor);
   expect(many.logSpread).toBeLessThan(rate(12).logSpread);
   expect(rate(12).logSpread).toBeLessThan(yieldSpread(courgette));

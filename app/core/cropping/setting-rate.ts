@@ -1,6 +1,5 @@
 import { addDays, daysBetween, type IsoDay } from "../calendar";
-import type { Crop } from "../crops";
-import { yieldSpread } from "../life";
+import type { YieldPrior } from "./yields-learnt";
 
 /** How freely a planting bears against what the catalogue expects of it. */
 export interface SettingRate {
@@ -22,23 +21,22 @@ interface Bearing {
 const LOOK_BACK_DAYS = 42;
 
 /**
- * Updates the setting rate from picks and counts: gamma prior as wide as the crop's yields, Poisson counts over what
- * came ready since the pick before.
+ * Updates the setting rate from picks and counts: gamma prior by what such plants bear in this garden, Poisson counts
+ * over what came ready since the pick before.
  *
  * @param expected - pieces that the catalogue has come ready after one day and up to another
  * @source gamma–Poisson conjugate model, e.g. Gelman et al., Bayesian Data Analysis, 2.6 (from memory)
  */
 export function settingRate(
-  crop: Crop,
+  prior: YieldPrior,
   planting: Bearing,
   expected: (after: IsoDay | null, to: IsoDay) => number,
   today: IsoDay,
 ): SettingRate {
   const full = planting.picks.filter((p) => p.tookAll && p.pickedOn <= today).sort((a, b) => a.pickedOn.localeCompare(b.pickedOn)); // prettier-ignore
   const since = addDays(today, -LOOK_BACK_DAYS);
-  const prior = 1 / yieldSpread(crop) ** 2;
-  let shape = prior;
-  let rate = prior;
+  let shape = 1 / prior.logSpread ** 2;
+  let rate = shape / prior.factor;
   let seen = 0;
   const learn = (after: IsoDay | null, to: IsoDay, pieces: number) => {
     const due = expected(after, to);

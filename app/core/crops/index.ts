@@ -1,3 +1,4 @@
+export { cautionOf } from "./caution";
 export { CROP_GROUPS, Crop, Cue, CueWeight, Meaning, Reading, START_EVENTS, StartEvent } from "./crop";
 export { findCrop, type Catalogue } from "./find-crop";
 export { END_CAUSES, Life, PRESERVING_CAUTIONS, type ColdLimit, type Kind, type StartSeason } from "./life";

@@ -18,6 +18,7 @@ export const LIFE_VALUES: readonly Listed[] = [
   ["life.past.low", "life", "Past its best, gone after, from", "days", "number"],
   ["life.past.high", "life", "Past its best, gone after, to", "days", "number"],
   ["life.afterWinter.heat", "life", "After winter it shoots at", "°C·d", "number"],
+  ["life.chill.hours", "life", "Winter chill it wants", "hours below 7.2 °C", "number"],
   ["life.yield.low", "life", "A grown plant gives, from", "kg a season", "number"],
   ["life.yield.high", "life", "A grown plant gives, to", "kg a season", "number"],
   ["life.spacing.plantsPerM", "life", "Plants in a metre of row", "", "number"],
@@ -33,5 +34,6 @@ export const LIFE_VALUES: readonly Listed[] = [
   ["life.storage.lowDays", "after", "Keeps so, from", "days", "number"],
   ["life.storage.highDays", "after", "Keeps so, to", "days", "number"],
   ["life.storage.fridgeDays", "after", "In a home fridge (0: not there)", "days", "number"],
+  ["life.eatenRaw.harms", "after", "Who eats it", "", "text"],
   ["life.preserving.value", "after", "Putting by", "", PRESERVING],
 ];

@@ -94,6 +94,11 @@ export const Life = z.object({
     .optional(),
   /** Of what stood the winter: heat since midwinter at which it shoots or toughens, °C·d above 4.4 °C. */
   afterWinter: z.object({ heat: z.number().positive().max(2000), becomes: z.string(), standing: Standing }).optional(),
+  /**
+   * Winter chill that its buds want before warmth wakes them in full, hours between 0 and 7.2 °C from 61 days before
+   * midwinter on: until it is had, warmth counts by the share of it that has been, half at least.
+   */
+  chill: z.object({ hours: z.number().min(50).max(2000), standing: Standing }).optional(),
   /** Days until a piece that is past its best is gone, and what becomes of it. */
   past: z.object({
     low: z.number().positive().max(400),
@@ -131,6 +136,8 @@ export const Life = z.object({
       standing: Standing,
     })
     .refine((s) => s.lowC <= s.highC && s.lowRh <= s.highRh && s.lowDays <= s.highDays, "low is above high"),
+  /** What it does to who eats it raw, as a sentence with what makes it safe; left out where nothing is known. */
+  eatenRaw: z.object({ harms: z.string().min(10), standing: Standing }).optional(),
   preserving: z.object({ value: z.enum(PRESERVING), standing: Standing }),
 });
 export type Life = z.infer<typeof Life>;

@@ -29,6 +29,9 @@ test.each([
     { plants: 5, crop: "tomato_large", startEvent: "planted", startedOn: "2026-05-25", bedName: "Sun wall" },
   ],
   ["peach, blossom April 10", { plants: 1, crop: "peach", startEvent: "blossom", startedOn: "2026-04-10" }],
+  ["3 m of carrots, sown 3 May", { plants: 1, lengthM: 3, crop: "carrot", startEvent: "sown" }],
+  ["2,5 metres carrot nantes, sown 3 May", { lengthM: 2.5, crop: "carrot", variety: "nantes" }],
+  ["10ft row of peas, sown 3 May", { lengthM: 3.05, crop: "pea_shelling" }],
   ["12 plants of kale, planted 1 Nov", { plants: 12, crop: "kale_leaf", startedOn: "2025-11-01" }],
 ])("“%s” is understood", (line, wanted) => {
   const got = read(line);
@@ -42,6 +45,7 @@ test.each([
   ["6 carot, sown 3 May", /Did you mean carrot\?/],
   ["0 carrot, sown 3 May", /not a number of plants/],
   ["-4 carrot, sown 3 May", /not a number of plants/],
+  ["900 m carrot, sown 3 May", /between 10 cm and 500 m/],
   ["2.5 carrot, sown 3 May", /not a number of plants/],
   ["6 carrot", /Say when it started/],
   ["6 carrot, sown 31 June", /“31 June” is not a day/],

@@ -1,5 +1,6 @@
 import { isValid, parse } from "date-fns";
 import type { IsoDay } from "../calendar";
+import { readRowLength } from "../units";
 import type { Crop, StartEvent } from "./crop";
 import { findCrop, type Catalogue } from "./find-crop";
 
@@ -9,6 +10,8 @@ export type PlantingLine =
       crop: Crop;
       variety: string;
       plants: number;
+      /** Metres of row, where it was told so. */
+      lengthM: number | null;
       startEvent: StartEvent;
       startedOn: IsoDay;
       bedName: string | undefined;
@@ -52,7 +55,7 @@ function readDay(text: string, today: IsoDay): IsoDay | undefined {
 
 /**
  * Understands a planting typed in one line: "6 courgette Striped, sown 3 May, bed 4".
- * The crop comes first (with a number of plants before it and a variety after it, both optional), then
+ * The crop comes first (with a number of plants or metres of row before it and a variety after it, both optional), then
  * how and when it started, then the bed.
  *
  * @param line - as typed
@@ -61,15 +64,18 @@ function readDay(text: string, today: IsoDay): IsoDay | undefined {
  */
 export function readPlantingLine(catalogue: Catalogue, line: string, today: IsoDay): PlantingLine {
   const wrong = (sentence: string): PlantingLine => ({ status: "not understood", sentence });
-  const parts = line.split(/[,;]/).map((part) => part.trim()).filter(Boolean); // prettier-ignore
+  const parts = line.split(/(?<!\d),|,(?!\d)|;/).map((part) => part.trim()).filter(Boolean); // prettier-ignore
   const [what, ...rest] = parts;
   if (!what) return wrong("Type what grows there, for example “6 courgette, sown 3 May, bed 4”.");
 
+  const row = /^(\d+(?:[.,]\d+)?\s*(?:m|metres?|meters?|ft|foot|feet))\s+(?:row\s+)?(?:of\s+)?(.+)$/i.exec(what);
+  const lengthM = row ? readRowLength(row[1]!, "metric") : null;
+  if (typeof lengthM === "string") return wrong(lengthM);
   const counted = /^(-?\d+(?:\.\d+)?)\s*(?:x|×|plants?(?:\s+of)?)?\s*(.+)$/i.exec(what);
-  const plants = counted ? Number(counted[1]) : 1;
+  const plants = counted && !row ? Number(counted[1]) : 1;
   if (!Number.isInteger(plants) || plants < 1 || plants > 5000)
     return wrong(`${counted?.[1]} is not a number of plants. Use a whole number from 1 to 5000.`);
-  const words = (counted?.[2] ?? what).trim().split(/\s+/);
+  const words = (row?.[2] ?? counted?.[2] ?? what).trim().split(/\s+/);
   let crop: Crop | undefined;
   let used = words.length;
   for (; used > 0 && !crop; used--) crop = findCrop(catalogue, words.slice(0, used).join(" "));
@@ -96,7 +102,7 @@ export function readPlantingLine(catalogue: Catalogue, line: string, today: IsoD
       "Say when it started, for example “sown 3 May”, “planted 20 May”, “blossom 10 April” or “new growth 1 April”.",
     );
   if (startedOn > today) return wrong(`${startedOn} is after today. A planting is added once it is in the ground.`);
-  return { status: "understood", crop, variety, plants, startEvent, startedOn, bedName };
+  return { status: "understood", crop, variety, plants, lengthM, startEvent, startedOn, bedName };
 }
 
 /** Names a few crops that begin alike; the field notes have them all. */

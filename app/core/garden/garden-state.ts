@@ -37,7 +37,9 @@ export const PlantingState = z.object({
   bedId: z.string(),
   cropId: z.string(),
   variety: z.string(),
-  plants: z.number().int().min(1).max(5000),
+  plants: z.number().int().min(1).max(5000).default(1),
+  /** Metres of row, where it was told so; it counts, not `plants`. */
+  lengthM: z.number().positive().max(500).nullable().default(null),
   startEvent: StartEvent,
   /** Start of the season; the middle of a vague one. */
   startedOn: IsoDay,
@@ -77,6 +79,23 @@ export const FirstPickMade = z.object({
 });
 export type FirstPickMade = z.infer<typeof FirstPickMade>;
 
+/** What a closed season brought: what learning of amounts goes by. */
+export const SeasonPicked = z.object({
+  cropId: z.string(),
+  variety: z.string(),
+  bedKind: BedKind,
+  plants: PlantingState.shape.plants,
+  lengthM: PlantingState.shape.lengthM,
+  seasonCrop: PlantingState.shape.seasonCrop,
+  growingYear: PlantingState.shape.growingYear,
+  /** First and last pick. */
+  firstOn: IsoDay,
+  lastOn: IsoDay,
+  picks: z.number().int().min(1),
+  pieces: z.number().min(0),
+});
+export type SeasonPicked = z.infer<typeof SeasonPicked>;
+
 /** All that the outlook is worked out from: one household garden on one day. */
 export const GardenState = z.object({
   today: IsoDay,
@@ -101,5 +120,6 @@ export const GardenState = z.object({
   /** The household's ways, by crop. */
   schools: z.array(z.object({ cropId: z.string(), schoolId: z.string(), optionId: z.string() })).default([]),
   firstPicks: z.array(FirstPickMade).default([]),
+  seasonYields: z.array(SeasonPicked).default([]),
 });
 export type GardenState = z.infer<typeof GardenState>;

@@ -26,6 +26,7 @@ function garden(change: Partial<GardenState> = {}): GardenState {
     startDoubtDays: 0,
     seasonCrop: "main" as const,
     growingYear: null,
+    lengthM: null,
   };
   return {
     today,
@@ -67,6 +68,7 @@ function garden(change: Partial<GardenState> = {}): GardenState {
     varieties: [],
     schools: [],
     firstPicks: [],
+    seasonYields: [],
     now: null,
     ...change,
   };

@@ -8,6 +8,7 @@ import { learnerOf } from "./first-picks";
 import { gardenSky, type GardenSky } from "./garden-sky";
 import type { GardenState, PlantingState } from "./garden-state";
 import { planProblem } from "./plan-problem";
+import { yieldLearnerOf } from "./season-yields";
 import { plantingOutlook, type PlantingOutlook, type PlantingSetting } from "./planting-outlook";
 
 export const HORIZON_DAYS = 14;
@@ -50,6 +51,7 @@ export function lookAhead(
   const sky = keptSky(garden, horizonDays, kept);
   const terms = keptTerms(garden, sky, kept);
   const learner = learnerOf(garden, catalogue, sky.normals);
+  const yields = yieldLearnerOf(garden, catalogue, sky.normals);
   const plantings = garden.plantings.map((planting) => {
     const crop = catalogue.find((c) => c.id === planting.cropId);
     const bed = garden.beds.find((b) => b.id === planting.bedId);
@@ -63,7 +65,8 @@ export function lookAhead(
       covers: garden.covers.filter((c) => c.bedId === bed.id),
     };
     const taught = garden.firstPicks.filter((f) => f.cropId === crop.id);
-    const key = JSON.stringify([planting, bed, around.variety, around.schools, around.covers, taught]);
+    const bears = yields(crop, planting.variety);
+    const key = JSON.stringify([planting, bed, around.variety, around.schools, around.covers, taught, bears]);
     return keptOutlook(
       kept,
       key,
@@ -71,7 +74,7 @@ export function lookAhead(
       crop,
       terms,
       () =>
-      plantingOutlook(planting, { ...around, learnt: learner(crop.id, planting.variety) } satisfies PlantingSetting, sky, terms), // prettier-ignore
+      plantingOutlook(planting, { ...around, bears, learnt: learner(crop.id, planting.variety) } satisfies PlantingSetting, sky, terms), // prettier-ignore
     );
   });
   for (const id of kept.plantings.keys()) if (!garden.plantings.some((p) => p.id === id)) kept.plantings.delete(id);

@@ -1,17 +1,21 @@
 import { addDays, daysBetween, type IsoDay } from "../calendar";
-import { leafOffer, type LeafOffer } from "../cropping";
+import { leafOffer, type LeafOffer, type YieldPrior } from "../cropping";
 import { ofVariety, type Crop, type Variety } from "../crops";
 import { BED_CLIMATES, coverGainOf, pickBan, survival, type CoverNight, type PickBan, type Survival } from "../hazards";
 import { heatNeed, nextCropOf, spanOf, type HeatNeed } from "../life";
 import { assess, ageOn, development, judge, oddsOn, windowSchool, type Judgement, type Learnt } from "../readiness";
 import { trackIndex } from "../weather";
 import type { DayTerms } from "./day-terms";
+import { lastFullPick, lastSeenBearing } from "./bearing-seen";
 import { endOfLife } from "./end-of-life";
 import { lastDayOf, type GardenSky } from "./garden-sky";
 import type { BedState, GardenState, PlantingState } from "./garden-state";
 import { bansOf, type BanReason } from "./pick-bans";
 import { BED_MINUTES, ROUND_MINUTES } from "./plan-problem";
-import { lastFullPick, lastSeenBearing, plantingOffer, ripeningOf, type PlantingOffer } from "./planting-offer";
+import { pickedAgain } from "./picked-again";
+import type { PlantingOffer } from "./planting-offer";
+import { ripeningOf } from "./planting-ripens";
+import { takenAsWhole } from "./taken-as-whole";
 import { verdictAllows } from "./verdict-allows";
 
 /** One planting looked ahead: judged, its hazards, and what a pick on each day would bring. */
@@ -31,6 +35,8 @@ export interface PlantingOutlook extends PlantingOffer {
   leaves: LeafOffer | undefined;
   /** P(its bearing or its life has ended) today. */
   ended: number;
+  /** How freely such plants bear in this garden, before its own picks. */
+  bears: YieldPrior;
 }
 
 /** What one planting is looked at in: all that stands outside it. */
@@ -44,6 +50,8 @@ export interface PlantingSetting {
   /** Covers of its bed. */
   covers: readonly CoverNight[];
   learnt: Learnt | undefined;
+  /** How freely such plants bear in this garden. */
+  bears: YieldPrior;
 }
 
 /** Looks one planting ahead. */
@@ -90,6 +98,7 @@ export function plantingOutlook(
     sky,
     terms,
     dead: endOfLife(crop, planting, sky),
+    bears: setting.bears,
   };
   const ripens = ripeningOf(offered);
   const now = trackIndex(track, today);
@@ -111,7 +120,7 @@ export function plantingOutlook(
     ended: isQuiet(planting, crop, today) ? ended : 0,
     ban,
   });
-  const allows = (n: number) => verdictAllows(judgement, today, n);
+  const taking = { ...offered, judgement, allows: (n: number) => verdictAllows(judgement, today, n) };
   return {
     planting,
     crop,
@@ -123,7 +132,8 @@ export function plantingOutlook(
     ways,
     ended,
     leaves: leafOffer(crop, planting, today),
-    ...plantingOffer({ ...offered, judgement, allows }, ripens),
+    bears: setting.bears,
+    ...(ripens ? pickedAgain(taking, ripens) : takenAsWhole(taking)),
   };
 }
 

@@ -1,6 +1,6 @@
 import { addDays, daysBetween, type IsoDay } from "../calendar";
 import { bedMinimum, coldLimitAt } from "../hazards";
-import { bearingEnds, doubtRange, yieldExpected, type Ending } from "../life";
+import { bearingEnds, doubtRange, plantsOf, standSpread, yieldExpected, type Ending } from "../life";
 import type { DayRange } from "../readiness";
 import { opennessOf, trackIndex } from "../weather";
 import type { GardenSky } from "./garden-sky";
@@ -31,16 +31,17 @@ export interface SeasonLife {
 
 /** Tells a planting's season from what its outlook knows. */
 export function seasonLife(p: PlantingOutlook, sky: GardenSky): SeasonLife {
-  const { planting, crop, judgement, rate } = p;
+  const { planting, crop, judgement, rate, bears } = p;
   const picks = planting.picks.filter((x) => x.pickedOn >= planting.startedOn);
   const pickedFirstOn = picks.map((x) => x.pickedOn).sort()[0] ?? null; // prettier-ignore
   const opens = pickedFirstOn ? null : judgement.window.opens;
   const first = pickedFirstOn ?? opens?.p50 ?? null;
   const place = { normals: sky.normals, latitude: sky.latitude };
   const of = { startedOn: planting.startedOn, firstPick: first ?? "", windowDays: crop.windowDays.value };
-  const expected = yieldExpected(crop, planting.plants, planting.growingYear);
+  const expected = yieldExpected(crop, plantsOf(crop, planting), planting.growingYear);
+  const spread = Math.hypot(rate?.logSpread ?? bears.logSpread, standSpread(planting));
   const taken = picks.reduce((sum, x) => sum + x.pieces, 0);
-  const range = doubtRange(expected.pieces * (rate?.factor ?? 1), rate?.logSpread ?? expected.logSpread);
+  const range = doubtRange(expected.pieces * (rate?.factor ?? bears.factor), spread);
   return {
     startedOn: planting.startedOn,
     pickedFirstOn,

@@ -1,3 +1,4 @@
+import { shrinkTo } from "../statistics";
 import type { ThermalRequirement } from "./requirement";
 
 /** What first picks have taught of a variety: how far its requirement lies from the packet's. */
@@ -49,42 +50,25 @@ export interface FirstPick {
 
 /**
  * Updates the requirement of a variety from first picks, shrunk to the crop, the crop shrunk to the
- * packet: normal on the log scale at both levels, so closed form.
+ * packet, on the log scale.
  *
  * @param picks - first picks of all varieties of the crop in this garden, this one's among them
  * @param variety - the variety to forecast
  * @returns the packet's correction; with no picks the packet itself
- * @source conjugate normal model with known variances, e.g. Gelman et al., Bayesian Data Analysis, 2.5 and 5.4 (from memory)
  */
 export function learntFrom(picks: readonly FirstPick[], variety: string): Learnt {
   if (picks.length === 0) return packetNotKnown;
   const typical = picks.reduce((sum, p) => sum + p.logSpread ** 2, 0) / picks.length;
-  const cropVar = SHARE.crop * typical;
-  const varietyVar = SHARE.variety * typical;
-  const noise = SHARE.season * typical + PICKING_SPREAD ** 2;
-  const groups = new Map<string, number[]>();
-  for (const p of picks) groups.set(p.variety, [...(groups.get(p.variety) ?? []), p.logRatio]);
-  // The crop's own shift, from the means of the other varieties.
-  let precision = 1 / cropVar;
-  let sum = 0;
-  for (const [name, ratios] of groups) {
-    if (name === variety) continue;
-    const p = 1 / (varietyVar + noise / ratios.length);
-    precision += p;
-    sum += p * mean(ratios);
-  }
-  const cropMean = sum / precision;
-  const before = 1 / precision + varietyVar;
-  const own = groups.get(variety) ?? [];
-  const after = 1 / (1 / before + own.length / noise);
-  const shift = after * (cropMean / before + own.reduce((a, b) => a + b, 0) / noise);
+  const { mean: shift, variance } = shrinkTo(
+    picks.map((p) => ({ group: p.variety, value: p.logRatio })),
+    variety,
+    { shared: SHARE.crop * typical, group: SHARE.variety * typical, noise: SHARE.season * typical + PICKING_SPREAD ** 2 }, // prettier-ignore
+  );
   return {
     picks: picks.length,
     requirement: (packet) => ({
       median: packet.median * Math.exp(shift),
-      logSpread: Math.min(packet.logSpread, Math.sqrt(after + SHARE.season * packet.logSpread ** 2)),
+      logSpread: Math.min(packet.logSpread, Math.sqrt(variance + SHARE.season * packet.logSpread ** 2)),
     }),
   };
 }
-
-const mean = (xs: readonly number[]) => xs.reduce((a, b) => a + b, 0) / xs.length;

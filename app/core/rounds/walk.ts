@@ -1,4 +1,4 @@
-import type { Crop } from "../crops";
+import { cautionOf, type Crop } from "../crops";
 
 /** Something to do at a planting on the walk. */
 export interface Errand {
@@ -98,7 +98,7 @@ export function walkOf(
     containers: unique(picks.map((e) => (e.variety ? `${e.crop.name}, ${e.variety}` : e.crop.name))).map((label) => ({
       label,
     })),
-    cautions: unique(picks.flatMap((e) => (e.crop.caution ? [e.crop.caution] : []))),
+    cautions: unique(picks.flatMap((e) => cautionOf(e.crop) ?? [])),
     splitForWetLeaves: split,
   };
 }

@@ -1,3 +1,4 @@
 export { normalCdf } from "./normal";
 export { normalDraw, seeded } from "./seeded";
 export { quantile } from "./quantile";
+export { shrinkTo, type Levels, type Shrunk } from "./shrink";

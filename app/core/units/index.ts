@@ -2,3 +2,4 @@ export { readAmount, type Amount } from "./amount";
 export { MassUnit, UNIT_SYSTEMS, UnitSystem, fromGrams, toGrams } from "./mass";
 export { celsiusFrom } from "./temperature";
 export { fromLength } from "./length";
+export { LONGEST_ROW_M, readRowLength, rowLengthIn } from "./row-length";

@@ -1,3 +1,4 @@
+export { chillHours, normalChillHours } from "./chill";
 export { DailyWeather } from "./daily-weather";
 export { averageDegreeDays, dailyDegreeDays, degreeDaysAbove } from "./degree-days";
 export { ForecastDay, ForecastError, UNMEASURED, errorAt, measuredError, type LeadError } from "./forecast-error";

@@ -88,11 +88,21 @@ export function normalDegreeDays(
 /** The same for any middle day and spread, °C. */
 export function expectedDegreeDays(minC: number, maxC: number, spreadC: number, baseC: number, upperC: number): number {
   const high = Math.max(minC, maxC);
-  if (spreadC === 0) return dailyDegreeDays(minC, high, baseC, upperC);
+  return overUsualDays(minC, high, spreadC, (low, top) => dailyDegreeDays(low, top, baseC, upperC));
+}
+
+/** The mean of what a day gives over days that stray from the usual, low and high alike. */
+export function overUsualDays(
+  minC: number,
+  maxC: number,
+  spreadC: number,
+  gives: (minC: number, maxC: number) => number,
+): number {
+  if (spreadC === 0) return gives(minC, maxC);
   let sum = 0;
   for (let n = 0; n < 3; n++) {
     const stray = STRAY[n]! * spreadC;
-    sum += STRAY_WEIGHT[n]! * dailyDegreeDays(minC + stray, high + stray, baseC, upperC);
+    sum += STRAY_WEIGHT[n]! * gives(minC + stray, maxC + stray);
   }
   return sum;
 }

@@ -116,26 +116,6 @@ export function daysTouched(db: Db, seasonId: string): IsoDay[] {
   return rows.map((r) => r.day);
 }
 
-/** The first pick of every season, closed ones too: what the garden has learnt from. */
-export function firstPicksBySeason(db: Db) {
-  return db
-    .select({
-      seasonId: season.id,
-      plantingId: season.plantingId,
-      crop: season.crop,
-      startEvent: season.startEvent,
-      startedOn: season.startedOn,
-      startedTo: season.startedTo,
-      startStanding: season.startStanding,
-      firstOn: sql<string>`min(${pick.pickedOn})`,
-    })
-    .from(pick)
-    .innerJoin(season, eq(pick.seasonId, season.id))
-    .where(and(isNull(pick.withdrawnAt), eq(pick.outcome, "picked")))
-    .groupBy(season.id)
-    .all();
-}
-
 /**
  * Ends of an earlier schema could not say whether a pick told them: of a crop that is not over when all of it is
  * taken, the gardener did.

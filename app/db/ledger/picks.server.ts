@@ -84,22 +84,35 @@ export function picksOfPlanting(db: Db, plantingId: string): PickRow[] {
     .map((row) => row.pick);
 }
 
-/** What each season of a planting gave: its first and last pick, and the pieces over all lots. */
-export function pickedBySeason(db: Db, plantingId: string) {
+/**
+ * What each season gave that anything was picked in: its first and last pick, the pieces that were counted and the
+ * grams that were only weighed, over all lots.
+ *
+ * @param plantingId - only those of one planting
+ */
+export function pickedBySeason(db: Db, plantingId?: string) {
   return db
     .select({
-      seasonId: pick.seasonId,
+      season,
+      closed: sql<number>`exists (select 1 from ${seasonEnd} where ${seasonEnd.seasonId} = ${season.id} and ${seasonEnd.withdrawnAt} is null)`,
       firstOn: sql<string>`min(${pick.pickedOn})`,
       lastOn: sql<string>`max(${pick.pickedOn})`,
-      grams: sql<number | null>`sum(${movement.grams})`,
-      pieces: sql<number | null>`sum(${movement.pieces})`,
+      picks: sql<number>`count(distinct ${pick.id})`,
+      pieces: sql<number>`total(${movement.pieces})`,
+      gramsOnly: sql<number>`total(case when ${movement.pieces} is null then ${movement.grams} end)`,
     })
     .from(pick)
     .innerJoin(season, eq(pick.seasonId, season.id))
     .leftJoin(lot, eq(lot.pickId, pick.id))
     .leftJoin(movement, and(eq(movement.lotId, lot.id), inArray(movement.kind, [...HARVEST_KINDS])))
-    .where(and(eq(season.plantingId, plantingId), isNull(pick.withdrawnAt), eq(pick.outcome, "picked")))
-    .groupBy(pick.seasonId)
+    .where(
+      and(
+        plantingId === undefined ? undefined : eq(season.plantingId, plantingId),
+        isNull(pick.withdrawnAt),
+        eq(pick.outcome, "picked"),
+      ),
+    )
+    .groupBy(season.id)
     .all();
 }
 

@@ -1,5 +1,5 @@
 import { sql } from "drizzle-orm";
-import { check, index, integer, sqliteTable, text, uniqueIndex } from "drizzle-orm/sqlite-core";
+import { check, index, integer, real, sqliteTable, text, uniqueIndex } from "drizzle-orm/sqlite-core";
 import { START_EVENTS } from "~/core/crops";
 import { BED_KINDS } from "~/core/hazards";
 import { END_REASONS, SEASON_CROPS, START_STANDINGS } from "~/core/seasons";
@@ -23,6 +23,8 @@ export const planting = sqliteTable(
     cropId: text().notNull(),
     variety: text().notNull().default(""),
     plants: integer().notNull(),
+    /** Metres of row, where it was told so; they count, and `plants` is what stood in them by the crop's spacing then. */
+    lengthM: real(),
     /** How and when it came to stand here: its age counts from this. */
     cameBy: text({ enum: START_EVENTS }).notNull(),
     cameOn: text().notNull(),

@@ -1,4 +1,5 @@
 import { readPlantingLine, type PlantingLine } from "~/core/crops";
+import { plantsInRow } from "~/core/life";
 import { yearTurnOn } from "~/core/seasons";
 import type { Db } from "~/db/client.server";
 import { allBeds } from "~/db/beds/beds.server";
@@ -36,9 +37,10 @@ export function understandLine(db: Db, row: GardenRow, text: string, typedAtBed:
 /** Adds a planting that was understood, and opens its season. */
 export function addPlanting(db: Db, row: GardenRow, line: UnderstoodLine): string {
   const id = crypto.randomUUID();
-  const { bedId, variety, plants, startEvent, startedOn, crop } = line;
+  const { bedId, variety, lengthM, startEvent, startedOn, crop } = line;
+  const plants = lengthM === null ? line.plants : plantsInRow(crop, lengthM);
   db.transaction(() => {
-    insertPlanting(db, { id, bedId, cropId: crop.id, variety, plants, cameBy: startEvent, cameOn: startedOn });
+    insertPlanting(db, { id, bedId, cropId: crop.id, variety, plants, lengthM, cameBy: startEvent, cameOn: startedOn });
     // What is seen of a perennial before it flowers belongs to the same year.
     const opensOn = crop.perennial ? yearTurnOn(startedOn, row.latitude) : startedOn;
     insertSeason(db, { id: `${id}/1`, plantingId: id, opensOn, startEvent, startedOn });

@@ -2,7 +2,7 @@ import { fieldErrors } from "~/core/entries";
 import type { Db } from "~/db/client.server";
 import type { GardenRow } from "~/db/garden/garden.server";
 import type { BedsAnswer } from "~/views/beds/beds-answer";
-import { sayStart } from "~/views/words";
+import { sayStand, sayStart } from "~/views/words";
 import { todayOf } from "../garden/clock.server";
 import { addPlanting, understandLine } from "./add-planting.server";
 import { BedForm, addBed, editBed, moveBed, removeBed } from "./beds.server";
@@ -60,7 +60,8 @@ function typedLine(
   if (outcome.status === "not understood") return { at, sentence: outcome.sentence };
   const { line } = outcome;
   const start = sayStart({ ...line, startedTo: null, startStanding: "told" }, todayOf(garden));
-  const words = `${line.plants} × ${line.crop.name}${line.variety ? `, ${line.variety}` : ""}, ${start}, in ${line.bedName}`;
+  const much = line.lengthM === null ? `${line.plants} ×` : `${sayStand(line, garden.unitSystem)},`;
+  const words = `${much} ${line.crop.name}${line.variety ? `, ${line.variety}` : ""}, ${start}, in ${line.bedName}`;
   if (intent === "read line") return { at, understood: { line: typed, words } };
   addPlanting(db, garden, line);
   return { at, done: `Added: ${words}.` };

@@ -12,5 +12,5 @@ import { cropsOf } from "../garden/household-crops.server";
 export function bedsPage(db: Db, garden: GardenRow) {
   const seasons = groupBy(seasonsWithEnds(db), (s) => s.plantingId);
   const plantings = allPlantings(db).map((p) => ({ ...p, seasons: seasons[p.id] ?? [] }));
-  return bedsView(allBeds(db), plantings, cropsOf(db), todayOf(garden));
+  return bedsView(allBeds(db), plantings, cropsOf(db), { today: todayOf(garden), units: garden.unitSystem });
 }

@@ -1,6 +1,8 @@
 import { z } from "zod";
 import { FIRST_DAY, type FieldErrors } from "~/core/entries";
 import { START_EVENTS } from "~/core/crops";
+import { plantsInRow, type Stand } from "~/core/life";
+import { readRowLength } from "~/core/units";
 import type { Db } from "~/db/client.server";
 import { bedById } from "~/db/beds/beds.server";
 import { deletePlanting, plantingById, updatePlanting } from "~/db/beds/plantings.server";
@@ -32,6 +34,8 @@ export const PlantingForm = z
       .int("Use a whole number of plants.")
       .min(1, "At least one plant.")
       .max(5000, "At most 5000 plants."),
+    /** Metres or feet of row, as typed; left empty: the plants were counted. */
+    rowLength: z.string().trim().max(20, "Write it like 2.5 m or 8 ft.").default(""),
     bedId: z.string(),
     startEvent: z.enum(START_EVENTS, "Say how it started."),
     startedOn: day,
@@ -68,9 +72,11 @@ export function editPlanting(db: Db, row: GardenRow, form: PlantingForm): EditOu
   if (!before || !latest) return refused({ form: "This planting is no longer there." });
   const wrong = whatIsWrong(db, row, form);
   if (wrong) return refused(wrong);
-  const { plantingId, startEvent, startedOn, startedTo, ...facts } = form;
+  const { plantingId, startEvent, startedOn, startedTo, rowLength, ...facts } = form;
+  const stand = standOf(db, row, form);
+  if (typeof stand === "string") return refused({ rowLength: stand });
   db.transaction(() => {
-    updatePlanting(db, plantingId, { ...facts, ...(seasons.length === 1 ? cameFrom(form, before) : {}) });
+    updatePlanting(db, plantingId, { ...facts, ...stand, ...(seasons.length === 1 ? cameFrom(form, before) : {}) });
     const told = startEvent !== latest.startEvent || startedOn !== latest.startedOn || startedTo !== latest.startedTo;
     if (told)
       updateSeason(db, latest.id, {
@@ -84,6 +90,14 @@ export function editPlanting(db: Db, row: GardenRow, form: PlantingForm): EditOu
     settlePlanting(db, row, plantingById(db, plantingId)!);
   });
   return { status: "saved" };
+}
+
+/** Told in metres, the plants are those that stand in them; else what was counted. */
+function standOf(db: Db, { unitSystem }: GardenRow, { rowLength, cropId, plants }: PlantingForm): Stand | string {
+  const crop = cropsOf(db).find((c) => c.id === cropId);
+  if (!rowLength || !crop) return { plants, lengthM: null };
+  const lengthM = readRowLength(rowLength, unitSystem);
+  return typeof lengthM === "string" ? lengthM : { plants: plantsInRow(crop, lengthM), lengthM };
 }
 
 /** In its first season the start is also how the planting came; blossom and growth say nothing of that. */

@@ -1,5 +1,6 @@
 import { addDays } from "~/core/calendar";
 import { windowSchool } from "~/core/readiness";
+import { rowLengthIn } from "~/core/units";
 import type { Db } from "~/db/client.server";
 import type { GardenRow } from "~/db/garden/garden.server";
 import { allBeds } from "~/db/beds/beds.server";
@@ -22,7 +23,7 @@ export function plantingPage(db: Db, garden: GardenRow, plantingId: string) {
   const crop = crops.find((c) => c.id === row.cropId);
   const today = todayOf(garden);
   return {
-    row,
+    row: { ...row, rowLength: row.lengthM === null ? "" : String(rowLengthIn(row.lengthM, garden.unitSystem)) },
     season,
     seasons: seasonsView(seasons.map((s) => ({ ...s, end: endOf(db, s.id) ?? null })), today), // prettier-ignore
     ended: endOf(db, season.id) !== undefined,
@@ -38,6 +39,8 @@ export function plantingPage(db: Db, garden: GardenRow, plantingId: string) {
     way: crop ? wayOf(db, crop) : null,
     treatments: treatmentsOf(db, row.id).map((t) => ({ ...t, until: addDays(t.treatedOn, t.intervalDays) })),
     life: seasonLifeOf(db, garden, row.id),
+    rowUnit: garden.unitSystem === "metric" ? ("m" as const) : ("ft" as const),
+    plantsPerM: crop?.life.spacing.plantsPerM ?? null,
     today,
   };
 }

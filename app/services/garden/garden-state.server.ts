@@ -8,9 +8,9 @@ import type { Db } from "~/db/client.server";
 import type { GardenRow } from "~/db/garden/garden.server";
 import { allBeds } from "~/db/beds/beds.server";
 import { allPlantings, type PlantingRow } from "~/db/beds/plantings.server";
-import { firstPicksBySeason, openSeasons, type SeasonRow } from "~/db/beds/seasons.server";
+import { openSeasons, type SeasonRow } from "~/db/beds/seasons.server";
 import { standingTreatments } from "~/db/beds/treatments.server";
-import { openPicks } from "~/db/ledger/picks.server";
+import { openPicks, pickedBySeason } from "~/db/ledger/picks.server";
 import { openCounts, openLooks, type LookRow } from "~/db/looks/looks.server";
 import { allSchoolChoices, allVarieties } from "~/db/notes/household.server";
 import { coversFrom } from "~/db/sky/covers.server";
@@ -48,7 +48,7 @@ export function gardenState(db: Db, row: GardenRow, today: IsoDay): GardenState 
     now: { clock: localMoment(gardenNow(row), row.timeZone).slice(11), used: minutesUsedOn(db, row, today) },
     varieties: allVarieties(db).map(varietyOf),
     schools: allSchoolChoices(db),
-    firstPicks: firstPicks(db),
+    ...learntFrom(db, crops, row.latitude),
   };
 }
 
@@ -98,21 +98,31 @@ function yearOf({ cameBy, cameOn }: PlantingRow, today: IsoDay, latitude: number
   return cameBy === "sown" || cameBy === "planted" ? growingYear(cameOn, today, latitude) : null;
 }
 
-/** The first pick of every season, closed ones too: what the garden has learnt from. */
-function firstPicks(db: Db): GardenState["firstPicks"] {
+/** What every season that was picked has to teach: of its first pick, and once it is over of its amounts. */
+function learntFrom(db: Db, crops: Catalogue, latitude: number): Pick<GardenState, "firstPicks" | "seasonYields"> {
   const kinds = new Map(allBeds(db).map((b) => [b.id, b.kind]));
   const plantings = new Map(allPlantings(db).map((p) => [p.id, p]));
-  const first = firstPicksBySeason(db);
+  const picked = pickedBySeason(db);
   // A ledger begun in mid season tells of its first days when it began, not when a crop was ready.
-  const began = first.map((f) => f.firstOn).sort()[0];
+  const began = picked.map((p) => p.firstOn).sort()[0];
   const teachesFrom = began ? addDays(began, RECORD_BEGINS_DAYS) : "";
-  return first.flatMap((f) => {
-    const planting = plantings.get(f.plantingId);
+  const taught: Pick<GardenState, "firstPicks" | "seasonYields"> = {
+    firstPicks: [],
+    seasonYields: [],
+  };
+  for (const { season, closed, firstOn, lastOn, picks, pieces, gramsOnly } of picked) {
+    const planting = plantings.get(season.plantingId);
     const bedKind = planting && kinds.get(planting.bedId);
-    if (!planting || !bedKind || !teaches(f) || f.firstOn < teachesFrom) return [];
-    const { cropId, variety } = planting;
-    return [{ cropId, variety, bedKind, startEvent: f.startEvent, startedOn: f.startedOn, packet: packetOf(planting), pickedOn: f.firstOn }]; // prettier-ignore
-  });
+    const crop = planting && crops.find((c) => c.id === planting.cropId);
+    if (!bedKind || !crop || firstOn < teachesFrom) continue;
+    const { cropId, variety, plants, lengthM } = planting;
+    if (teaches(season)) taught.firstPicks.push({ cropId, variety, bedKind, startEvent: season.startEvent, startedOn: season.startedOn, packet: packetOf(planting), pickedOn: firstOn }); // prettier-ignore
+    if (!closed || season.crop === "seed") continue;
+    const growingYear = yearOf(planting, firstOn, latitude);
+    const all = pieces + gramsOnly / crop.pieceGrams.value;
+    taught.seasonYields.push({ cropId, variety, bedKind, plants, lengthM, seasonCrop: season.crop, growingYear, firstOn, lastOn, picks, pieces: all }); // prettier-ignore
+  }
+  return taught;
 }
 
 /** A start that was only reckoned, or a second crop, says nothing of the packet. */

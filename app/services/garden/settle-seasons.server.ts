@@ -3,12 +3,12 @@ import type { Crop } from "~/core/crops";
 import { startBefore, workedOutStart, yearTurnOn } from "~/core/seasons";
 import { normalsFromSeries, roughNormals, type ClimateNormals, type DailyWeather } from "~/core/weather";
 import type { Db } from "~/db/client.server";
+import { pickedBySeason } from "~/db/ledger/picks.server";
 import type { GardenRow } from "~/db/garden/garden.server";
 import { allPlantings, type PlantingRow } from "~/db/beds/plantings.server";
 import {
   daysTouched,
   endOf,
-  firstPicksBySeason,
   insertEnd,
   insertSeason,
   moveRowsFrom,
@@ -54,7 +54,7 @@ function settle(db: Db, garden: GardenRow, plantings: readonly PlantingRow[]): v
     settleOldEnds(db, [...crops.values()].filter((c) => c.mode !== "once").map((c) => c.id)); // prettier-ignore
     if (perennial.length === 0) return;
     const climate = climateOf(db, garden);
-    const firstPicks = new Map(firstPicksBySeason(db).map((f) => [f.seasonId, f.firstOn]));
+    const firstPicks = new Map(pickedBySeason(db).map((p) => [p.season.id, p.firstOn]));
     for (const p of perennial) {
       const crop = crops.get(p.cropId)!;
       turnYears(db, p, crop, climate);

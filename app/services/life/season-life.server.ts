@@ -17,7 +17,7 @@ export function seasonLifeOf(db: Db, garden: GardenRow, plantingId: string): Sea
 }
 
 function pastSeasons(db: Db, plantingId: string, openId: string, crop: Crop): PastSeason[] {
-  const picked = new Map(pickedBySeason(db, plantingId).map((row) => [row.seasonId, row]));
+  const picked = new Map(pickedBySeason(db, plantingId).map((row) => [row.season.id, row]));
   return seasonsOf(db, plantingId)
     .filter((s) => s.id !== openId)
     .slice(-MOST_YEARS)
@@ -29,7 +29,7 @@ function pastSeasons(db: Db, plantingId: string, openId: string, crop: Crop): Pa
         startedOn: s.startedOn,
         firstOn: made?.firstOn ?? null,
         lastOn: made?.lastOn ?? null,
-        pieces: made?.pieces ?? (made?.grams ?? 0) / crop.pieceGrams.value,
+        pieces: made ? made.pieces + made.gramsOnly / crop.pieceGrams.value : 0,
       };
     });
 }

@@ -80,7 +80,7 @@ function GrowingLine({ p }: { p: PlantingShown }) {
       <Box>
         <Link to={`/check/${p.id}`}>
           <strong>
-            {p.plants > 1 ? `${p.plants} ` : ""}
+            {p.stand ? `${p.stand} ` : ""}
             {p.crop}
           </strong>
           {p.variety ? `, ${p.variety}` : ""}

@@ -35,7 +35,14 @@ export function PlantingFields({ page, errors }: PlantingFieldsProps) {
   );
 }
 
-function WhatAndWhere({ page: { row, beds, crops }, errors }: PlantingFieldsProps) {
+/** "usually 30 in a metre". */
+const inARow = (perM: number | null, unit: "m" | "ft") => {
+  if (perM === null) return "";
+  const per = unit === "m" ? perM : perM * 0.3048;
+  return per < 1 ? `; usually one every ${(1 / per).toFixed(1)} ${unit}` : `; usually ${Number(per.toFixed(per < 10 ? 1 : 0))} in a ${unit === "m" ? "metre" : "foot"}`; // prettier-ignore
+};
+
+function WhatAndWhere({ page: { row, beds, crops, rowUnit, plantsPerM }, errors }: PlantingFieldsProps) {
   return (
     <Two>
       <Field label="Crop" error={errors.cropId}>
@@ -57,6 +64,13 @@ function WhatAndWhere({ page: { row, beds, crops }, errors }: PlantingFieldsProp
       </Field>
       <Field label="Plants" error={errors.plants}>
         {(ids) => <TextInput {...ids} name="plants" inputMode="numeric" defaultValue={row.plants} />}
+      </Field>
+      <Field
+        label={`or row, ${rowUnit === "m" ? "metres" : "feet"}`}
+        help={`left empty: the plants count${inARow(plantsPerM, rowUnit)}`}
+        error={errors.rowLength}
+      >
+        {(ids) => <TextInput {...ids} name="rowLength" inputMode="decimal" defaultValue={row.rowLength} />}
       </Field>
       <Field label="Bed" error={errors.bedId}>
         {(ids) => (

@@ -10,6 +10,8 @@ export interface PlantingPageView {
     cropId: string;
     variety: string;
     plants: number;
+    /** Length of row in the household's unit; empty where the plants were counted. */
+    rowLength: string;
     packetLow: number | null;
     packetHigh: number | null;
     schoolOption: string | null;
@@ -28,5 +30,9 @@ export interface PlantingPageView {
   treatments: TreatmentShown[];
   /** Its life this season; null once it is over. */
   life: SeasonStrip | null;
+  /** Unit of lengths of row. */
+  rowUnit: "m" | "ft";
+  /** Plants in a metre of row, as the crop is usually spaced. */
+  plantsPerM: number | null;
   today: string;
 }

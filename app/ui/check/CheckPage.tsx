@@ -25,7 +25,7 @@ interface CheckPageProps {
 /** One planting that grows: the telling cues, the verdict moving as they are tapped, and what came off it. */
 export function CheckPage({ view, today, containers, units, notes, strip }: CheckPageProps) {
   const { tapped, tap, count, pending, note } = useLooks(view.id, view.crop);
-  const facts = [view.variety, view.bed, view.plants > 1 ? `${view.plants} plants` : "", view.started].filter(Boolean);
+  const facts = [view.variety, view.bed, view.stand, view.started].filter(Boolean);
   return (
     <Page>
       <Bar alignItems="baseline" gap="2px 14px" marginBottom="8px">

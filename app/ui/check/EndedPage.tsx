@@ -8,9 +8,7 @@ export function EndedPage(props: Omit<React.ComponentProps<typeof EndedCard>, "r
     <Page>
       <Bar alignItems="baseline" gap="2px 14px" marginBottom="8px">
         <PageName>{ended.name}</PageName>
-        <QuietSpan>
-          {[ended.bed, ended.plants > 1 ? `${ended.plants} plants` : ""].filter(Boolean).join(" · ")}
-        </QuietSpan>
+        <QuietSpan>{[ended.bed, ended.stand].filter(Boolean).join(" · ")}</QuietSpan>
       </Bar>
       <EndedCard {...props} roundId={null} />
       <ActionLink href={`/plantings/${ended.id}`} tone="bare" marginTop="14px">

@@ -54,7 +54,7 @@ export function RoundStop({ errand, done, round, containers, onDone, onTakeBack 
 }
 
 function placeWords({ bed, part, view }: Errand): string {
-  const plants = view && view.plants > 1 ? ` · ${view.plants} plants` : "";
+  const plants = view?.stand ? ` · ${view.stand}` : "";
   return `${bed}${part === "later" ? ", once dry" : ""}${view?.variety ? ` · ${view.variety}` : ""}${plants}`;
 }
 

@@ -2,7 +2,8 @@ import type { IsoDay } from "~/core/calendar";
 import type { Catalogue, StartEvent } from "~/core/crops";
 import { BED_CLIMATES, type BedKind } from "~/core/hazards";
 import type { EndReason, Season } from "~/core/seasons";
-import { dayAndMonth, sayStart } from "../words";
+import type { UnitSystem } from "~/core/units";
+import { dayAndMonth, sayStand, sayStart } from "../words";
 
 /** A planting with its seasons, the newest last, as the beds' page needs it. */
 export interface PlantingInBed {
@@ -11,6 +12,7 @@ export interface PlantingInBed {
   cropId: string;
   variety: string;
   plants: number;
+  lengthM: number | null;
   cameBy: StartEvent;
   cameOn: IsoDay;
   seasons: (Season & { end: { endedOn: IsoDay; reason: EndReason } | null })[];
@@ -30,19 +32,19 @@ export function bedsView(
   beds: readonly BedToShow[],
   plantings: readonly PlantingInBed[],
   crops: Catalogue,
-  today: IsoDay,
+  { today, units }: { today: IsoDay; units: UnitSystem },
 ) {
   return beds.map((b) => ({
     ...b,
     kindLabel: BED_CLIMATES[b.kind].label,
     plantings: plantings
       .filter((p) => p.bedId === b.id)
-      .map((p) => plantingLine(p, crops, today))
+      .map((p) => plantingLine(p, crops, today, units))
       .sort((a, c) => Number(a.finished !== null) - Number(c.finished !== null) || a.cameOn.localeCompare(c.cameOn)),
   }));
 }
 
-function plantingLine(p: PlantingInBed, crops: Catalogue, today: IsoDay) {
+function plantingLine(p: PlantingInBed, crops: Catalogue, today: IsoDay, units: UnitSystem) {
   const crop = crops.find((c) => c.id === p.cropId);
   const latest = p.seasons.at(-1);
   const end = latest?.end ?? null;
@@ -52,7 +54,7 @@ function plantingLine(p: PlantingInBed, crops: Catalogue, today: IsoDay) {
     id: p.id,
     crop: crop?.name ?? `${p.cropId}, a crop no longer known`,
     variety: p.variety,
-    plants: p.plants,
+    stand: p.lengthM === null ? (p.plants > 1 ? String(p.plants) : "") : `${sayStand(p, units)},`,
     cameOn: p.cameOn,
     since: `${sinceWords(p, latest, today)}${second}`,
     /** Over for this year: it comes again by itself. */

@@ -1,4 +1,6 @@
+import { cautionOf } from "~/core/crops";
 import { isCounted, plannedPicks, type PlannedPick, type PlantingOutlook } from "~/core/garden";
+import { plantsOf } from "~/core/life";
 import type { DayRange } from "~/core/readiness";
 import { stageInWords } from "../horizon/horizon-view";
 import { pickReason } from "../horizon/pick-reason";
@@ -11,6 +13,7 @@ import {
   sayLength,
   sayPieces,
   sayReadingText,
+  sayStand,
   sayStart,
   shortDay,
 } from "../words";
@@ -42,7 +45,8 @@ function whatItIs(p: PlantingOutlook, { today, units }: Planned) {
     cropId: crop.id,
     variety: planting.variety,
     bed: bed.name,
-    plants: planting.plants,
+    plants: plantsOf(crop, planting),
+    stand: sayStand(planting, units),
     started: sayStart({ ...planting, startedTo: null }, today),
     counted: isCounted(crop),
     countable: crop.mode === "repeat" ? { ready: true, leaves: Boolean(crop.leavesStay) } : null,
@@ -71,7 +75,7 @@ function whatToDo(p: PlantingOutlook, planned: Planned) {
     waiting: waitingSentence(crop, j.window, j.standsStill, today),
     caution: p.ban
       ? "The label has the last word on when it may be picked, and on when you may touch it."
-      : (crop.caution ?? null),
+      : cautionOf(crop),
     opens: rangeInWords(j.window.opens, today),
     closes: rangeInWords(j.window.closes, today),
     conflict: j.conflict && conflictSentence(j.conflict),

@@ -4,7 +4,7 @@ import { isCounted } from "~/core/garden";
 import type { EndReason, SeasonCrop } from "~/core/seasons";
 import type { LedgerLine } from "../ledger/ledger-view";
 import type { Planned } from "../planned";
-import { capital, cropAndVariety, dayAndMonth, sayAmount, sayPieces } from "../words";
+import { capital, cropAndVariety, dayAndMonth, sayAmount, sayPieces, sayStand } from "../words";
 
 export type EndedView = ReturnType<typeof endedView>;
 
@@ -15,6 +15,7 @@ export interface EndedPlanting {
   variety: string;
   bed: string;
   plants: number;
+  lengthM: number | null;
   /** What the season bore. */
   crop: SeasonCrop;
 }
@@ -48,7 +49,7 @@ export function endedView(
     name: cropAndVariety(crop.name, planting.variety),
     crop: crop.name,
     bed: planting.bed,
-    plants: planting.plants,
+    stand: sayStand(planting, units),
     says: sentenceOf(end, on, rests),
     amount: end.pick ? amountOf(end.pick, crop, units) : "",
     undo: end.pick && end.pick.withdrawnAt === null ? { pickId: end.pick.id, lotPage: `/ledger/${end.pick.id}` } : null,

@@ -1,6 +1,6 @@
 import type { PlantingOutlook } from "~/core/garden";
 import type { Planned } from "../planned";
-import { capital, sayDay, sayLength, shareInWords } from "../words";
+import { capital, counted, sayDay, sayLength, shareInWords } from "../words";
 import { verdictSentence } from "./verdict-words";
 
 /** What sizes, counts and earlier picks have told of a planting, in sentences. */
@@ -43,10 +43,18 @@ function paceTold({ judgement: { ahead } }: PlantingOutlook): string[] {
   ];
 }
 
-function rateTold({ rate }: PlantingOutlook): string[] {
-  if (!rate || rate.seen < 2 || Math.abs(rate.factor - 1) < 0.15) return [];
+function rateTold({ rate, bears }: PlantingOutlook): string[] {
+  if ((rate?.seen ?? 0) < 2) return bearsTold(bears);
+  if (!rate || Math.abs(rate.factor - 1) < 0.15) return [];
   const way = rate.factor > 1 ? "more" : "less";
   return [`Bears ${way} freely than usual: ${Math.round(rate.factor * 100)} % (from ${rate.seen} picks and counts).`];
+}
+
+/** What earlier seasons of this garden tell before this one has. */
+function bearsTold({ seasons, factor }: PlantingOutlook["bears"]): string[] {
+  if (seasons === 0 || Math.abs(factor - 1) < 0.15) return [];
+  const way = factor > 1 ? "more" : "less";
+  return [`Here it bears ${way} than usual: ${Math.round(factor * 100)} % (from ${counted(seasons, "season")}).`];
 }
 
 function leavesTold({ leaves }: PlantingOutlook): string[] {

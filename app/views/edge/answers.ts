@@ -24,7 +24,8 @@ const OnePlanting = z.object({
   longitude: z.number().min(-180).max(180).default(0),
   crop: z.string(),
   bedKind: BedKind.default("open"),
-  plants: z.number().int().min(1).default(1),
+  plants: PlantingState.shape.plants,
+  lengthM: PlantingState.shape.lengthM,
   /** Left out: as the crop’s packet counts. */
   startEvent: PlantingState.shape.startEvent.optional(),
   startedOn: IsoDay,
@@ -43,6 +44,7 @@ const OnePlanting = z.object({
   schools: z.record(z.string(), z.string()).default({}),
   variety: Variety.omit({ cropId: true, name: true }).nullable().default(null),
   firstPicks: GardenState.shape.firstPicks,
+  seasonYields: GardenState.shape.seasonYields,
   observed: z.array(DailyWeather).default([]),
   forecast: GardenState.shape.forecast.default([]),
   forecastError: GardenState.shape.forecastError,
@@ -65,6 +67,7 @@ function gardenOf(one: z.infer<typeof OnePlanting>, catalogue: Catalogue): Garde
         cropId: one.crop,
         variety: one.variety ? ONLY : "",
         plants: one.plants,
+        lengthM: one.lengthM,
         seasonId: "",
         startEvent: one.startEvent ?? counted,
         startStanding: "told",
@@ -96,6 +99,7 @@ function gardenOf(one: z.infer<typeof OnePlanting>, catalogue: Catalogue): Garde
     varieties: one.variety ? [{ ...one.variety, cropId: one.crop, name: ONLY }] : [],
     schools: Object.entries(one.schools).map(([schoolId, optionId]) => ({ cropId: one.crop, schoolId, optionId })),
     firstPicks: one.firstPicks,
+    seasonYields: one.seasonYields,
     now: null,
   };
 }

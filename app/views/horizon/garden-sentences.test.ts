@@ -27,6 +27,7 @@ function garden(storm: { windKmh: number; rainMm: number }): GardenState {
     startDoubtDays: 0,
     seasonCrop: "main" as const,
     growingYear: null,
+    lengthM: null,
   };
   const look = (cueId: string, readingId: string) => [{ cueId, readingId, takenOn: today }];
   return {
@@ -83,6 +84,7 @@ function garden(storm: { windKmh: number; rainMm: number }): GardenState {
     varieties: [],
     schools: [],
     firstPicks: [],
+    seasonYields: [],
     now: null,
   };
 }

@@ -1,6 +1,7 @@
 import { addDays, type IsoDay } from "~/core/calendar";
 import type { Crop } from "~/core/crops";
 import { cropCalendar, type CropLife, type YearPlace } from "~/core/life";
+import { usualChill, yearTurnOn } from "~/core/seasons";
 import type { UnitSystem } from "~/core/units";
 import { between, dayAndMonth, sayMass } from "../words";
 import { scaleOf, stretch, type Scale, type Stretch } from "./strip";
@@ -39,7 +40,7 @@ export function cropYear(crop: Crop, place: YearPlace, years: number, today: Iso
     months: scale.months,
     today: scale.at(today),
     rows: lives.map((life, n) => rowOf(life, crop.perennial ? "" : WHEN[n % 3]!, scale, units)),
-    note: noteOf(crop, lives, years),
+    note: [noteOf(crop, lives, years), chillNote(crop, place, from)].filter(Boolean).join(" "),
   };
 }
 
@@ -63,6 +64,16 @@ function rowOf(life: CropLife, when: string, scale: Scale, units: UnitSystem): C
 function roundly(kg: number): number {
   const step = 10 ** Math.max(0, Math.floor(Math.log10(Math.max(1, kg * 1000))) - 1);
   return Math.round((kg * 1000) / step) * step;
+}
+
+/** Winters that give less than so much of the chill a crop wants are told of: our judgement. */
+const ENOUGH_CHILL = 0.9;
+
+function chillNote({ life }: Crop, { normals, latitude }: YearPlace, day: IsoDay): string {
+  const wanted = life.chill?.hours;
+  const had = wanted ? usualChill(yearTurnOn(day, latitude), normals) : Infinity;
+  if (!wanted || had >= ENOUGH_CHILL * wanted) return "";
+  return `Winters here give about ${Math.round(had / 10) * 10} of the ${wanted} hours of chill it wants: choose a variety that asks for little.`;
 }
 
 function noteOf(crop: Crop, lives: readonly CropLife[], years: number): string {

@@ -4,7 +4,7 @@ import { plannedPicks, seasonLife, type PlantingOutlook, type SeasonLife } from 
 import type { Ending } from "~/core/life";
 import type { UnitSystem } from "~/core/units";
 import type { Planned } from "../planned";
-import { between, sayDay, sayExpected, sayPieces, sayReadingText, sayTemperature, shortDay } from "../words";
+import { between, counted, sayDay, sayExpected, sayPieces, sayReadingText, sayTemperature, shortDay } from "../words";
 import { scaleOf, stretch, type Scale, type Stretch } from "./strip";
 
 /** A mark on the strip: where, how high on the arc, and what it says. */
@@ -154,7 +154,8 @@ function saysOf({ today, units, outlook, plan }: Planned, p: PlantingOutlook, li
     );
   const { low, high } = life.pieces;
   const whole = between(sayPieces(crop, low, units), sayPieces(crop, high, units));
-  const from = rate && rate.seen > 0 ? `, by ${rate.seen} of your picks and counts` : ", by what such plants give";
+  const { seasons } = p.bears;
+  const from = rate && rate.seen > 0 ? `, by ${rate.seen} of your picks and counts` : seasons > 0 ? `, by ${counted(seasons, "season")} here` : ", by what such plants give"; // prettier-ignore
   const taken = life.takenPieces > 0 ? `Picked so far: ${sayPieces(crop, life.takenPieces, units)}. ` : "";
   says.push(`${taken}The whole season: ${whole}${from}.`);
   return says;

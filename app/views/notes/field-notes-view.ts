@@ -1,4 +1,5 @@
 import {
+  cautionOf,
   CROP_GROUPS,
   cropValues,
   HOUSEHOLD_STANDING,
@@ -34,7 +35,16 @@ const isOwnCrop = (id: string) => id.startsWith("own_");
 
 /** All that a search may hit: names, cues, how and where kept. */
 function wordsOf(c: Crop): string {
-  const parts = [c.name, c.family, c.group, ...c.alsoCalled, c.pick.how, c.after.text, c.after.store, c.caution ?? ""];
+  const parts = [
+    c.name,
+    c.family,
+    c.group,
+    ...c.alsoCalled,
+    c.pick.how,
+    c.after.text,
+    c.after.store,
+    cautionOf(c) ?? "",
+  ];
   const cues = c.cues.flatMap((cue) => [cue.ask, ...cue.readings.map((r) => r.text)]);
   return [...parts, ...cues].join(" ").toLowerCase();
 }
@@ -73,7 +83,7 @@ export function cropNotes(crop: Crop, { patch, varieties, chosen, titles }: Note
     sized: Boolean(crop.target),
     ripeColour: crop.ripeColour ?? null,
     inBrief: inBrief(crop, say),
-    caution: crop.caution ?? null,
+    caution: cautionOf(crop),
     cues: cuesOf(crop, say),
     schools: crop.schools.map(({ id, question, why, standing, usual, options }) => ({
       id,
@@ -128,6 +138,7 @@ function inBrief(crop: Crop, say: Say): Brief[] {
     life.taking.way !== "keeps giving" && ["Taken", life.taking.way, life.taking.standing.line],
     ["Gives", `${sayYield(life.yield)} a plant in a season`, life.yield.standing.line],
     ["Stands", `${Number(life.spacing.plantsPerM.toFixed(1))} in a metre of row, rows ${life.spacing.rowCm} cm apart`, life.spacing.standing.line], // prettier-ignore
+    life.chill && ["Winter chill", `${life.chill.hours} hours between 0 and 7 °C, or it wakes late and thinly`, life.chill.standing.line], // prettier-ignore
     ["Cold", cold(crop), crop.cold.standing.line],
     ...coldByAge(crop),
     heat && ["Heat", `from ${heat.aboveC} °C it ${heat.effect}`, heat.standing.line],

@@ -7,3 +7,4 @@ export { sayDegrees, sayLength, sayRain, sayReadingText, sayTemperature, sayWind
 export { inTenths } from "./odds";
 export { between, counted, sayCount, sayExpected, sayPieces } from "./pieces";
 export { shareInWords } from "./share";
+export { sayStand } from "./stand";

@@ -1,0 +1,54 @@
+import { addDays } from "../calendar";
+import { repeatOffer } from "../cropping";
+import { standSpread } from "../life";
+import { lastFullPick } from "./bearing-seen";
+import { minutesFor, roomFor } from "./pick-effort";
+import { EFFORT_PER_MINUTE } from "./plan-problem";
+import type { PlantingOffer, TakingTerms } from "./planting-offer";
+import type { PlantingRipens } from "./planting-ripens";
+
+/** What keeps giving, or ripens bit by bit: one task that may come again and again. */
+export function pickedAgain(terms: TakingTerms, { ripe, rate }: PlantingRipens): PlantingOffer {
+  const { planting, crop, bed, risk, bans, sky, allows } = terms;
+  const full = crop.mode === "once" ? (planting.picks.map((p) => p.pickedOn).sort().at(-1) ?? null) : lastFullPick(planting); // prettier-ignore
+  const offer = repeatOffer(crop, sky.track, ripe, {
+    since: full && addDays(full, 1),
+    sound: risk.sound,
+    primeDays: crop.windowDays.value,
+  });
+  const room = roomFor(crop, terms.terms);
+  // As many as fit the day: a pick too big for the hands is a part-pick.
+  const fits = (pieces: number, t: number) => (pieces > 0 ? Math.min(1, room[t]! / pieces) : 1);
+  const soonest = crop.again?.low ?? 2;
+  const top = Math.max(1e-9, ...offer.worth[0]!);
+  const pieces = offer.pieces.map((r) => r.map((n, t) => n * fits(n, t)));
+  const net = (worth: number, n: number) => worth - EFFORT_PER_MINUTE * minutesFor(crop, n);
+  return {
+    rate,
+    doubt: Math.hypot(rate.logSpread, 0.15, rate.seen > 0 ? 0 : standSpread(planting)),
+    worth: offer.worth[0]!,
+    pieces: pieces[0]!,
+    ridge: offer.worth[0]!.map((w) => Math.max(0, w) / top),
+    parts: [
+      {
+        pieces,
+        task: {
+          id: planting.id,
+          bedId: bed.id,
+          repeat: true,
+          worth: offer.worth.map((r, row) =>
+            r.map((w, t) => net(w * fits(offer.pieces[row]![t]!, t), pieces[row]![t]!)),
+          ),
+          minutes: pieces.map((r, row) =>
+            r.map((n, t) =>
+              (row > 0 && t - (row - 1) < soonest) || bans[t] !== null || !allows(t) || n < 0.05
+                ? null
+                : minutesFor(crop, n),
+            ),
+          ),
+          endWorth: offer.endWorth.map((w, row) => (allows(terms.terms.length - 1) ? net(w, offer.endPieces[row]!) : 0)), // prettier-ignore
+        },
+      },
+    ],
+  };
+}

@@ -1,0 +1,1 @@
+ALTER TABLE `planting` ADD `length_m` real;
