@@ -184,10 +184,10 @@ export const GROUND_AND_LEAF: GardenSituation[] = [
   s("spinach small", "spinach", "leaf_length: under 50", "leave", undefined, { packetDay: -15 }),
   s("spinach rising, leaves pointed", "spinach", "leaf_length: 70–150; bolting: stalk", "take today", /whole plant/),
   s("mustard leaves full size", "mustard", "leaf_length: 100–250", "ready"),
-  s("mizuna cut into the crown", "mizuna", "centre_left: cut", "past", /regrowth/),
+  s("mizuna cut into the crown", "mizuna", "centre_left: cut", "past", /grow again/),
   s("rocket with flower buds", "arugula", "leaf_length: 50–110; bolting: bud", "take today"),
   s("lettuce leaves a hand long", "lettuce_cca", "leaf_length: 100–160", "ready"),
-  s("bok choy full of moth holes", "bok_choy", "plant_height: 100–149; moth_damage: heavy", "take today", /salvage/, {
+  s("bok choy full of moth holes", "bok_choy", "plant_height: 100–149; moth_damage: heavy", "take today", /saved/, {
     packetDay: -3,
   }),
   s("perennial kale a hand long", "kale_perennial", "leaf_length: 100–250", "ready"),

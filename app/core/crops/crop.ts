@@ -18,8 +18,16 @@ export const Reading = z.object({
   advice: z.string().optional(),
   /** Of a size: the measurement from which it reads so, mm (or a count); the first has none. */
   fromMm: z.number().positive().optional(),
+  /** Whether it is true of the piece that was looked at, or of the planting, when nobody said of how many. */
+  of: z.enum(["piece", "planting"]).default("planting"),
 });
 export type Reading = z.infer<typeof Reading>;
+
+/** A reading that asks for an act says which, in a phrase that stands by itself. */
+const SpokenReading = Reading.refine(
+  ({ means, advice = "" }) => (means !== "now" && means !== "unfit") || advice.split(" ").length >= 3,
+  { error: "a reading that is now or unfit needs an advice of a few words", path: ["advice"] },
+);
 
 export const CueWeight = z.enum(["decisive", "strong", "weak"]);
 export type CueWeight = z.infer<typeof CueWeight>;
@@ -48,7 +56,7 @@ export const Cue = z.object({
   /** How to take it, in a line. */
   how: z.string().optional(),
   /** In order from least to most mature, neutral ones anywhere. */
-  readings: z.array(Reading).min(2),
+  readings: z.array(SpokenReading).min(2),
   /** Of a size in mm: whether it is measured along or across. */
   across: z.enum(["length", "width"]).optional(),
   /** Worked out by the app from dates, picks and weather: nobody is asked. */

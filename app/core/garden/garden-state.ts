@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { IsoDay } from "../calendar";
 import { StartEvent, Variety } from "../crops";
+import { SHARE_WORDS, SHARE_WORD_LIST } from "../readiness";
 import { DayNow, HandsRules } from "../hands";
 import { BedKind, CoverNight, Treatment } from "../hazards";
 import { START_STANDINGS, SeasonCrop } from "../seasons";
@@ -13,7 +14,13 @@ export const LookTaken = z.object({
   takenOn: IsoDay,
   sampleOf: z.number().int().min(1).max(1000).optional(),
   measuredMm: z.number().positive().max(3000).optional(),
+  /** Share of the pieces that read so: a number, or as it is said over a bed. */
+  share: z.union([z.number().gt(0).max(1), z.enum(SHARE_WORD_LIST).transform((word) => SHARE_WORDS[word])]).optional(),
+  /** In place of a share: so many of them, out of `outOf`, or of all that the planting has. */
+  pieces: z.number().int().min(1).max(100_000).optional(),
+  outOf: z.number().int().min(1).max(100_000).optional(),
 });
+export type LookTaken = z.infer<typeof LookTaken>;
 
 /** Something counted: ready pieces on the whole planting, or leaves on a usual plant. */
 export const CountSeen = z.object({

@@ -3,6 +3,7 @@ export { BED_MINUTES, ROUND_MINUTES } from "./plan-problem";
 export { HORIZON_DAYS, lookAhead, type GardenOutlook, type KeptOutlooks } from "./look-ahead";
 export { lastDayOf, type GardenSky } from "./garden-sky";
 export { plannedPicks, plantingOfTask, type PlannedPick } from "./planned-picks";
+export { piecesTaken, plantingParts, type PlantingPart } from "./planting-parts";
 export { type PlantingOutlook } from "./planting-outlook";
 export { THUNDER_STOP, type DayTerms } from "./day-terms";
 export { isThreat, type BedOdds, type Hazard, type HazardAct, type HazardKind, type Touched } from "./hazard";

@@ -1,6 +1,7 @@
 import { addDays } from "../calendar";
 import { repeatOffer } from "../cropping";
-import { standSpread } from "../life";
+import { plantsOf, standSpread } from "../life";
+import { apartTasks } from "./apart-tasks";
 import { lastFullPick } from "./bearing-seen";
 import { minutesFor, roomFor } from "./pick-effort";
 import { EFFORT_PER_MINUTE } from "./plan-problem";
@@ -49,6 +50,7 @@ export function pickedAgain(terms: TakingTerms, { ripe, rate }: PlantingRipens):
           endWorth: offer.endWorth.map((w, row) => (allows(terms.terms.length - 1) ? net(w, offer.endPieces[row]!) : 0)), // prettier-ignore
         },
       },
+      ...apartTasks(terms, plantsOf(crop, planting) * Math.max(1, crop.piecesPerPlant.value)),
     ],
   };
 }

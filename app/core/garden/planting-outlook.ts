@@ -2,14 +2,24 @@ import { addDays, daysBetween, type IsoDay } from "../calendar";
 import { leafOffer, type LeafOffer, type YieldPrior } from "../cropping";
 import { ofVariety, type Crop, type Variety } from "../crops";
 import { BED_CLIMATES, coverGainOf, pickBan, survival, type CoverNight, type PickBan, type Survival } from "../hazards";
-import { heatNeed, nextCropOf, spanOf, type HeatNeed } from "../life";
-import { assess, ageOn, development, judge, oddsOn, windowSchool, type Judgement, type Learnt } from "../readiness";
+import { heatNeed, nextCropOf, plantsOf, spanOf, type HeatNeed } from "../life";
+import {
+  assess,
+  ageOn,
+  development,
+  judge,
+  oddsOn,
+  windowSchool,
+  type Judgement,
+  type Learnt,
+  type Look,
+} from "../readiness";
 import { trackIndex } from "../weather";
 import type { DayTerms } from "./day-terms";
 import { lastFullPick, lastSeenBearing } from "./bearing-seen";
 import { endOfLife } from "./end-of-life";
 import { lastDayOf, type GardenSky } from "./garden-sky";
-import type { BedState, GardenState, PlantingState } from "./garden-state";
+import type { BedState, GardenState, LookTaken, PlantingState } from "./garden-state";
 import { bansOf, type BanReason } from "./pick-bans";
 import { BED_MINUTES, ROUND_MINUTES } from "./plan-problem";
 import { pickedAgain } from "./picked-again";
@@ -76,7 +86,8 @@ export function plantingOutlook(
     schools: ways,
     learnt: setting.learnt,
   });
-  const assessment = assess(crop, dev, planting.looks, today);
+  const pieces = piecesOf(crop, planting);
+  const assessment = assess(crop, dev, planting.looks.map((l) => withShare(l, pieces)), today); // prettier-ignore
   const soil = sky.soils[bed.kind];
   const risk = survival(crop, track, bed.kind, sky.days.length, {
     nearlyOn: (n) => 1 - oddsOn(assessment.stages, addDays(today, n))["not yet"],
@@ -117,6 +128,7 @@ export function plantingOutlook(
     bedNeededOn: planting.bedNeededOn,
     firstPickOn: planting.picks.map((p) => p.pickedOn).sort()[0] ?? null,
     growingYear: planting.growingYear,
+    pieces,
     ended: isQuiet(planting, crop, today) ? ended : 0,
     ban,
   });
@@ -135,6 +147,18 @@ export function plantingOutlook(
     bears: setting.bears,
     ...(ripens ? pickedAgain(taking, ripens) : takenAsWhole(taking)),
   };
+}
+
+/** A look whose part was counted, told as a share. */
+function withShare({ pieces, outOf, ...look }: LookTaken, all: number): Look {
+  if (look.share !== undefined || pieces === undefined) return look;
+  return { ...look, share: Math.min(1, pieces / Math.max(pieces, outOf ?? all)) };
+}
+
+/** How many pieces it is looked at in: of what keeps giving or ripens bit by bit always several. */
+function piecesOf(crop: Crop, planting: PlantingState): number {
+  const each = crop.mode === "once" ? crop.piecesPerPlant.value : Math.max(2, crop.piecesPerPlant.value);
+  return Math.max(1, Math.round(plantsOf(crop, planting) * each));
 }
 
 /** What was picked or counted ready within two rounds and a few days is not over, whatever its age. */

@@ -1,7 +1,9 @@
+import { addDays, daysBetween, type IsoDay } from "../calendar";
 import { onceOffer } from "../cropping";
 import { cropShare, plantsOf, standSpread, yearShare } from "../life";
-import type { Judgement } from "../readiness";
+import { CALL, oddsOn, type Judgement } from "../readiness";
 import { trackIndex } from "../weather";
+import { apartPieces, apartTasks } from "./apart-tasks";
 import { minutesFor, roomFor } from "./pick-effort";
 import { EFFORT_PER_MINUTE } from "./plan-problem";
 import type { PlantingOffer, TakingTerms, TaskPart } from "./planting-offer";
@@ -17,7 +19,9 @@ export function takenAsWhole(terms: TakingTerms): PlantingOffer {
   const { planting, crop, judgement, risk, sky, bears } = terms;
   const taken = planting.picks.reduce((sum, p) => sum + p.pieces, 0);
   const share = cropShare(crop, planting.seasonCrop) * yearShare(crop, planting.growingYear);
-  const left = Math.max(0, plantsOf(crop, planting) * crop.piecesPerPlant.value * share * bears.factor - taken);
+  const standing = Math.max(0, plantsOf(crop, planting) * crop.piecesPerPlant.value * share * bears.factor - taken);
+  const apart = judgement.verdict.apart.filter((a) => a.means !== "early");
+  const left = Math.max(0, standing - apart.reduce((sum, a) => sum + apartPieces(a, standing), 0));
   const sound = risk.sound.map((s, n) => s * (1 - terms.dead(trackIndex(sky.track, sky.today) + n)));
   const offer = onceOffer(crop, judgement.stages, left, sound, sky.today);
   const best = Math.max(1e-9, (left * crop.pieceGrams.value * crop.worthPerKg.value) / 1000);
@@ -27,7 +31,10 @@ export function takenAsWhole(terms: TakingTerms): PlantingOffer {
     worth: offer.worth,
     pieces: offer.pieces,
     ridge: offer.worth.map((w) => w / best),
-    parts: partsOf(terms, left).map((part, k) => taskOf(terms, part, k, offer, left)),
+    parts: [
+      ...partsOf(terms, left).map((part, k) => taskOf(terms, part, k, offer, left)),
+      ...apartTasks(terms, standing),
+    ],
   };
 }
 
@@ -50,12 +57,18 @@ interface Part {
   to: number;
   /** Worth of leaving it, against the offer's. */
   leftTimes: number;
+  /** Seen to be ready: worth all it can be, whatever the rest is. */
+  prime?: boolean;
+  /** It waits until it is likely ready. */
+  waits?: boolean;
 }
 
 /** In how many goes it is taken: meals as needed, and what a day's hands can lift. */
-function partsOf({ crop, terms, judgement }: TakingTerms, left: number): Part[] {
+function partsOf({ crop, terms, judgement, sky }: TakingTerms, left: number): Part[] {
   if (left < 0.5) return [];
   const days = terms.length;
+  const some = someOf(judgement);
+  if (some) return someParts(some.share, left, some.rest ? daysBetween(sky.today, some.rest) : 1, days);
   const { way, mealGrams } = crop.life.taking;
   // What the verdict takes comes off as a whole: no meal is kept in ground that lets it go woody.
   const goes = isGoing(judgement);
@@ -77,8 +90,23 @@ function partsOf({ crop, terms, judgement }: TakingTerms, left: number): Part[] 
   return parts;
 }
 
+/** The share that the verdict takes while the rest waits. */
+function someOf({ verdict }: Judgement): { share: number; rest: IsoDay | null } | undefined {
+  const { because, lookAgain } = verdict;
+  if (because.why === "some ready") return { share: because.share, rest: lookAgain };
+  return because.why === "some apart" ? { share: 0, rest: lookAgain } : undefined;
+}
+
+/** What is ready now, on any day; and the rest once it has been looked at again. */
+function someParts(share: number, left: number, from: number, days: number): Part[] {
+  const parts: Part[] = [];
+  if (share > 0) parts.push({ pieces: share * left, from: 0, to: days - 1, leftTimes: LEFT_PAST, prime: true });
+  if (share < 1) parts.push({ pieces: (1 - share) * left, from, to: days - 1, leftTimes: 1, waits: true });
+  return parts;
+}
+
 function taskOf(
-  { planting, bed, crop, bans, allows, terms }: TakingTerms,
+  { planting, bed, crop, bans, allows, terms, judgement, sky, risk }: TakingTerms,
   part: Part,
   k: number,
   offer: { worth: number[]; pieces: number[]; leftWorth: number },
@@ -88,16 +116,23 @@ function taskOf(
   const room = roomFor(crop, terms);
   const fits = offer.pieces.map((n, t) => (n > 0 ? Math.min(1, room[t]! / (n * share)) : 0));
   const pieces = offer.pieces.map((n, t) => n * share * fits[t]!);
-  const open = (t: number) => t >= part.from && t <= part.to && bans[t] === null && allows(t) && pieces[t]! >= 0.05;
+  const full = (part.pieces * crop.pieceGrams.value * crop.worthPerKg.value) / 1000;
+  const worth = (t: number) => (part.prime ? full * risk.sound[t]! : offer.worth[t]! * share);
+  const ready = (t: number) => {
+    const odds = oddsOn(judgement.stages, addDays(sky.today, t));
+    return odds.prime + odds.slipping + odds.gone >= CALL;
+  };
+  const open = (t: number) =>
+    (!part.waits || ready(t)) && t >= part.from && t <= part.to && bans[t] === null && allows(t) && pieces[t]! >= 0.05;
   return {
     pieces: [pieces],
     task: {
       id: k === 0 ? planting.id : `${planting.id}#${k + 1}`,
       bedId: bed.id,
       repeat: false,
-      worth: [offer.worth.map((w, t) => w * share * fits[t]! - EFFORT_PER_MINUTE * minutesFor(crop, pieces[t]!))],
+      worth: [pieces.map((n, t) => worth(t) * fits[t]! - EFFORT_PER_MINUTE * minutesFor(crop, n))],
       minutes: [pieces.map((n, t) => (open(t) ? minutesFor(crop, n) : null))],
-      endWorth: [offer.leftWorth * share * part.leftTimes],
+      endWorth: [(part.prime ? full : offer.leftWorth * share) * part.leftTimes],
     },
   };
 }

@@ -1,4 +1,5 @@
 import type { KnownLook } from "./look";
+import { isShared } from "./shared-looks";
 import { cueScale, STAGE_OF } from "./likelihood";
 
 /** Two telling cues of one day that disagree: shown, never averaged away. */
@@ -28,7 +29,7 @@ export interface ConflictTold {
  */
 export function conflictAmong(looks: readonly KnownLook[]): Conflict | null {
   const telling = looks
-    .filter((l) => l.cue.weight !== "weak" && cueScale(l.cue)?.readingIds.includes(l.readingId))
+    .filter((l) => !isShared(l) && l.cue.weight !== "weak" && cueScale(l.cue)?.readingIds.includes(l.readingId))
     .sort((a, b) => b.takenOn.localeCompare(a.takenOn) || a.cueId.localeCompare(b.cueId));
   for (const less of telling)
     for (const more of telling) {

@@ -2,6 +2,7 @@ import type { Crop, School } from "../crops";
 import { addDays, type IsoDay } from "../calendar";
 import { normalDegreeDays, thermalTime, type ClimateNormals, type SkyTrack, type ThermalTime } from "../weather";
 import { packetNotKnown, type Learnt } from "./learning";
+import { pieceSpread, type PieceSpread } from "./piece-spread";
 import {
   normalDaysTo,
   normalHeat,
@@ -36,6 +37,8 @@ export interface Development {
   /** The household's own prime window on u. */
   prime: { opens: number; closes: number };
   growth: Growth | undefined;
+  /** How far its pieces lie apart. */
+  pieces: PieceSpread;
   /** Heat of the warmest usual day of the year in open ground, °C·d. */
   warmestDayHeat: number;
   /** Days that this garden's plants run ahead (+) or behind (−) the packet, when picks have told. */
@@ -105,6 +108,7 @@ export function development(
       overMm,
       rate: Math.log(overMm / target.lowMm) / (OVERSIZE_AFTER * (closes - 1) * requirement.median),
     },
+    pieces: pieceSpread(crop, cycle),
     warmestDayHeat: warmestDayHeat(normals, baseC, upperC),
     aheadDays: again ? 0 : (plain.median - requirement.median) / Math.max(0.3, heatNear(7) / 7),
     learntFrom: again ? 0 : learnt.picks,

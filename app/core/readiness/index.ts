@@ -13,10 +13,12 @@ export {
   normalDaysTo,
   type ThermalRequirement,
 } from "./requirement";
+export { SHARE_WORDS, SHARE_WORD_LIST, type ShareWord } from "./share-words";
 export { STAGES, oddsOn, readyOddsOn, type DayRange, type Stage, type StageOdds, type Window } from "./stages";
 export { tellingCues, type TellingCue } from "./next-looks";
 export { ROUND_LOOK } from "./round-look";
 export { type ConflictTold } from "./conflict";
-export { CALL, type Verdict } from "./verdict-context";
-export { type Limit, type VerdictReason } from "./verdict-reason";
+export { CALL } from "./verdict-context";
+export { PART_ACTS, verdictParts, type PartAct, type VerdictPart } from "./parts";
+export { type Apart, type Limit, type Verdict, type VerdictReason } from "./verdict-reason";
 export { type GrowthSeen } from "./growth";

@@ -5,14 +5,18 @@ import { thermalSumOn } from "../weather";
 import { conflictAmong, toldOf, type Conflict, type ConflictTold } from "./conflict";
 import type { Development } from "./development";
 import { evidenceOf, type Evidence } from "./evidence";
-import { strongestFlag } from "./flags";
+import { flagsOf } from "./flags";
+import { settledBy } from "./settled";
+import { toldShares } from "./told-shares";
 import { growthOf, type GrowthSeen } from "./growth";
+import { cueScale } from "./likelihood";
 import { knownLooks, type KnownLook, type Look } from "./look";
 import { tellingCues, type TellingCue } from "./next-looks";
 import { beliefAfter, shareBeyond, type Belief } from "./posterior";
 import { arcPosition, oddsOn, stageOdds, windowOf, type Stage, type StageOdds, type Window } from "./stages";
 import { verdictOf } from "./verdict";
-import type { Overdue, Verdict } from "./verdict-context";
+import type { Overdue } from "./verdict-context";
+import type { Verdict } from "./verdict-reason";
 
 /** Where a planting stands, from heat and looks alone: before weather, trips and wishes come in. */
 export interface Assessment {
@@ -22,13 +26,6 @@ export interface Assessment {
   stages: StageOdds;
   window: Window;
 }
-
-/** How far pieces of one planting spread in development (log), where the crop says nothing: our judgement. */
-const UNIT_SPREAD = 0.07;
-/** The first and the last tenth of what ripens over a span lie this many standard deviations apart. */
-const TENTHS_APART = 2.56;
-/** In passes and repeats the leading tenth is looked at, else the typical piece: our judgement. */
-const LAG = { once: 0, passes: 1.28, repeat: 1.28 } as const;
 
 /**
  * Assesses a planting on a day.
@@ -53,15 +50,6 @@ export function assess(crop: Crop, dev: Development, looks: readonly Look[], tod
     stages: stageOdds(dev, belief.posterior, today),
     window: windowOf(dev, belief.posterior),
   };
-}
-
-/** Spread of development between pieces of one planting (log): its own, or that of the span it ripens over. */
-function unitSpreadOf({ unitSpread, mode, life, packet }: Crop): number {
-  if (unitSpread) return unitSpread.value;
-  const span = mode === "passes" ? life.bearing : life.taking.days;
-  if (!span || mode === "repeat") return UNIT_SPREAD;
-  const days = Math.sqrt(span.low * span.high) / Math.sqrt(packet.low * packet.high);
-  return Math.max(0.03, Math.log(1 + days) / TENTHS_APART);
 }
 
 export interface Judgement {
@@ -104,6 +92,8 @@ export interface JudgeInput {
   growingYear?: number | null;
   /** P(what it bears has come to its end); 0 where it was lately picked. */
   ended?: number;
+  /** How many pieces it has, so that what is read of one speaks of one; left out: every look speaks of all. */
+  pieces?: number;
   /** A treatment that keeps it from being picked. */
   ban?: PickBan | undefined;
 }
@@ -113,14 +103,11 @@ export function judge(input: JudgeInput): Judgement {
   const { crop, dev, today, survival, rain, handsFree, assessment } = input;
   const { looks, conflict, belief, stages, window } = assessment;
   const odds = oddsOn(stages, today);
-  const spread = unitSpreadOf(crop);
-  const shareReady = shareBeyond(
-    belief.posterior,
-    thermalSumOn(dev.thermal, today),
-    dev.prime.opens,
-    dev.cycle === "again" ? Math.max(spread, 0.3) : spread,
-    LAG[crop.mode],
-  );
+  const flags = flagsOf(looks, input.pieces, today);
+  const told = toldShares(looks, today);
+  const telling = looks.filter(isTelling);
+  const believed = shareBeyond(belief, thermalSumOn(dev.thermal, today), dev.prime.opens, dev.pieces.lag);
+  const shareReady = told?.ready ?? believed;
   const verdict = verdictOf({
     crop,
     today,
@@ -130,12 +117,15 @@ export function judge(input: JudgeInput): Judgement {
     handsFree,
     nobody: input.nobody ?? handsFree.map((free) => !free),
     conflict,
-    seenPast: looks.length === 0 ? undefined : looks.some((l) => l.reading.means === "past"),
+    seenPast: telling.length === 0 ? undefined : telling.some((l) => l.reading.means === "past"),
     shareReady,
     oddsByDay: handsFree.map((_, n) => oddsOn(stages, addDays(today, n))),
-    flag: strongestFlag(looks.filter((l) => daysBetween(l.takenOn, today) <= FLAG_DAYS)),
+    flag: flags.whole,
+    apart: flags.parts.map(({ means, share, pieces, look }) => ({ means, share, pieces, reading: look.reading.text, advice: look.reading.advice ?? null })), // prettier-ignore
+    settled: settledBy(looks, today),
+    told,
     overdue: overdueOf(input),
-    byDatesOnly: dev.cycle === "first" && looks.length === 0,
+    byDatesOnly: dev.cycle === "first" && telling.length === 0,
     forSeed: input.forSeed ?? false,
     bedNeededOn: input.bedNeededOn ?? null,
     firstPickOn: input.firstPickOn ?? null,
@@ -159,10 +149,12 @@ export function judge(input: JudgeInput): Judgement {
   };
 }
 
-/** A bite or a split seen longer ago than this is no longer news: our judgement. */
-const FLAG_DAYS = 3;
 /** A day that brings less than this share of the heat of the warmest usual day is no growing day: our judgement. */
 const GROWING_SHARE = 0.25;
+
+/** Whether a look says how far it is: a bite, or a green leaf, does not. */
+const isTelling = ({ cue, readingId, measuredMm }: KnownLook) =>
+  measuredMm !== undefined || (cueScale(cue)?.readingIds.includes(readingId) ?? false);
 
 /** Past its packet in days on which it grew: in winter growth stops, and what stands holds. */
 function overdueOf({ crop, dev, today, packetHighDays }: JudgeInput): Overdue | null {

@@ -9,6 +9,8 @@ export interface Look {
   takenOn: IsoDay;
   /** How many pieces or plants were looked at; 1 when left out. */
   sampleOf?: number | undefined;
+  /** Share of the pieces that read so, above 0 to 1; left out: what was looked at stands for all of them. */
+  share?: number | undefined;
   /** The measurement behind the reading, mm. */
   measuredMm?: number | undefined;
 }
@@ -22,7 +24,7 @@ export interface KnownLook extends Look {
 /** A look that cannot be: whose mistake it is, is for the caller to say. */
 export class LookRefused extends RangeError {
   constructor(
-    readonly kind: "unknown cue" | "unknown reading" | "impossible size" | "impossible sample",
+    readonly kind: "unknown cue" | "unknown reading" | "impossible size" | "impossible sample" | "impossible share",
     message: string,
   ) {
     super(message);
@@ -60,6 +62,9 @@ export function knownLooks(crop: Crop, looks: readonly Look[]): KnownLook[] {
       throw new LookRefused("impossible size", `size: ${mm} mm cannot be the ${look.cueId} of ${crop.id}`);
     if (n !== undefined && !(Number.isInteger(n) && n >= 1 && n <= 1000))
       throw new LookRefused("impossible sample", `sampleOf: ${n} is not a number of pieces from 1 to 1000`);
+    const { share } = look;
+    if (share !== undefined && !(share > 0 && share <= 1))
+      throw new LookRefused("impossible share", `share: ${share} is not a share above 0 and up to 1`);
     return { ...look, cue, reading };
   });
 }

@@ -4,6 +4,7 @@ import { thermalSumOn } from "../weather";
 import { stageCoordinate, type Development, type Growth } from "./development";
 import { atSigma, cueTable } from "./likelihood";
 import type { KnownLook } from "./look";
+import { isShared, sharedTerms, SPREADS } from "./shared-looks";
 
 /** What is believed of the heat needed: weights over an even grid of its logarithm. */
 export interface Posterior {
@@ -92,6 +93,8 @@ export interface Belief {
    * reaches its target, °C·d. Undefined without any.
    */
   vigour: { mean: number; logSpread: number; targetHeat: number } | undefined;
+  /** How far the pieces lie apart (log): the crop's, or what looks at parts of them tell. */
+  spread: number;
 }
 
 /**
@@ -112,6 +115,7 @@ export function beliefAfter(dev: Development, looks: readonly KnownLook[], today
   const terms = new Map<KnownLook, Float64Array>();
   const need = Float64Array.from({ length: count }, (_, k) => Math.exp(prior.logFrom + k * GRID_STEP));
   for (const look of used) {
+    if (isShared(look)) continue;
     const table = cueTable(look.cue);
     const row = table?.log[table.scale.readingIds.indexOf(look.readingId)];
     if (!row) continue;
@@ -125,22 +129,60 @@ export function beliefAfter(dev: Development, looks: readonly KnownLook[], today
   const rows = new Map(sized.map((l) => [l, sizeLikelihood(dev, dev.growth!, l, prior, heatNow)]));
   const sizes = (leave?: KnownLook) => sizeTerm(count, [...rows].filter(([l]) => l !== leave).map(([, row]) => row)); // prettier-ignore
   const all = sizes();
-  const sum = (leave?: KnownLook): Posterior => {
+  const ageing = (look: KnownLook) => ageForce(heatNow - thermalSumOn(dev.thermal, look.takenOn), dev);
+  const apart = used.some(isShared) ? SPREADS.map((s) => ({ ...s, terms: sharedTerms(dev, used, need, s.times, ageing) })) : []; // prettier-ignore
+  const sum = (leave?: KnownLook): SpreadBelief => {
     const log = new Float64Array(count);
     for (const [look, term] of terms) if (look !== leave) for (let k = 0; k < count; k++) log[k]! += term[k]!;
     const size = leave && rows.has(leave) ? sizes(leave) : all;
     if (size) for (let k = 0; k < count; k++) log[k]! += size.term[k]!;
-    let top = -Infinity;
-    for (let k = 0; k < count; k++) top = Math.max(top, log[k]!);
-    for (let k = 0; k < count; k++) log[k] = prior.weight[k]! * Math.exp(log[k]! - top);
-    return normalised(prior.logFrom, log);
+    return overSpreads(
+      prior,
+      log,
+      apart.map(({ times, odds, terms: of }) => ({ times, odds, terms: [...of].flatMap(([l, t]) => (l === leave ? [] : [t])) })), // prettier-ignore
+    );
   };
-  const posterior = used.length === 0 ? prior : sum();
+  const { posterior, times } = used.length === 0 ? { posterior: prior, times: 1 } : sum();
+  const counts = (look: KnownLook) => terms.has(look) || rows.has(look) || (apart[0]?.terms.has(look) ?? false);
   return {
     posterior,
-    without: (look) => (terms.has(look) || rows.has(look) ? sum(look) : posterior),
+    without: (look) => (counts(look) ? sum(look).posterior : posterior),
     vigour: all ? vigourOf(all, posterior) : undefined,
+    spread: times * dev.pieces.spread,
   };
+}
+
+interface SpreadBelief {
+  posterior: Posterior;
+  /** Mean spread of the pieces against the crop's usual. */
+  times: number;
+}
+
+/** Adds the prior, and averages over how far the pieces may lie apart where looks at parts of them speak of it. */
+function overSpreads(
+  prior: Posterior,
+  log: Float64Array,
+  spreads: readonly { times: number; odds: number; terms: Float64Array[] }[],
+): SpreadBelief {
+  const layers = spreads.length > 0 ? spreads : [{ times: 1, odds: 1, terms: [] }];
+  const logs = layers.map(({ terms }) => {
+    const own = log.slice();
+    for (const term of terms) for (let k = 0; k < own.length; k++) own[k]! += term[k]!;
+    return own;
+  });
+  let top = -Infinity;
+  for (const own of logs) for (let k = 0; k < own.length; k++) top = Math.max(top, own[k]!);
+  const weight = new Float64Array(log.length);
+  let times = 0;
+  let total = 0;
+  for (const [n, layer] of layers.entries())
+    for (let k = 0; k < weight.length; k++) {
+      const w = layer.odds * prior.weight[k]! * Math.exp(logs[n]![k]! - top);
+      weight[k]! += w;
+      times += w * layer.times;
+      total += w;
+    }
+  return { posterior: normalised(prior.logFrom, weight), times: times / total };
 }
 
 const isSize = (dev: Development, look: KnownLook) => look.measuredMm !== undefined && dev.growth?.cueId === look.cueId;
@@ -148,8 +190,11 @@ const isSize = (dev: Development, look: KnownLook) => look.measuredMm !== undefi
 /** How much a look counts: less as it ages, more as more were looked at. */
 function lookForce(look: KnownLook, heatSince: number, dev: Development): number {
   const n = look.sampleOf ?? 1;
-  return (n / (1 + (n - 1) * ALIKE)) * 0.5 ** (Math.max(0, heatSince) / (HALF_LIFE * dev.requirement.median));
+  return (n / (1 + (n - 1) * ALIKE)) * ageForce(heatSince, dev);
 }
+
+const ageForce = (heatSince: number, dev: Development) =>
+  0.5 ** (Math.max(0, heatSince) / (HALF_LIFE * dev.requirement.median));
 
 /** Vigour between plantings (log), and how well a hand, an eye and a choice of piece measure (log): our judgement. */
 const VIGOUR_SPREAD = 0.45;
@@ -259,10 +304,15 @@ export function passedOn(dev: Development, p: Posterior, u: number, i: number): 
 }
 
 /**
- * Share of the pieces that have passed `u` today, when pieces differ from the planting's development by
- * a log spread; `lag` in spreads is how far the typical piece is behind the one that the cues read.
+ * Share of the pieces that have passed `u` at a heat, when pieces differ from the planting's development; `lag` in
+ * spreads is how far the typical piece is behind the one that the cues read.
  */
-export function shareBeyond(p: Posterior, heat: number, u: number, spread: number, lag: number): number {
+export function shareBeyond(
+  { posterior: p, spread }: Pick<Belief, "posterior" | "spread">,
+  heat: number,
+  u: number,
+  lag: number,
+): number {
   if (heat <= 0) return 0;
   let share = 0;
   for (let k = 0; k < p.weight.length; k++) {

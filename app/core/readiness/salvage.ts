@@ -1,6 +1,6 @@
 import { addDays, daysBetween } from "../calendar";
-import { CALL, type Verdict, type VerdictContext } from "./verdict-context";
-import type { Limit } from "./verdict-reason";
+import { CALL, type VerdictContext } from "./verdict-context";
+import type { Limit, Verdict } from "./verdict-reason";
 
 /** A crop worth this much before its time may be taken early when it would be lost. */
 const USABLE_EARLY = 0.4;
@@ -48,6 +48,7 @@ function salvageBefore({ crop, today, handsFree, oddsByDay }: VerdictContext, en
     probability: Math.max(nearly, greenToo ? CALL : 0),
     takeBy: addDays(today, last),
     lookAgain: null,
+    apart: [],
   };
 }
 

@@ -3,9 +3,11 @@ import { addDays } from "../calendar";
 import type { Crop } from "../crops";
 import type { PickBan, RainOutlook, Survival } from "../hazards";
 import type { Flag } from "./flags";
+import type { KnownLook } from "./look";
+import type { ToldShares } from "./told-shares";
 import type { Conflict } from "./conflict";
 import type { Stage, Window } from "./stages";
-import type { VerdictReason } from "./verdict-reason";
+import type { Apart } from "./verdict-reason";
 
 /** Odds from which a state is called: our judgement. */
 export const CALL = 0.5;
@@ -29,7 +31,14 @@ export interface VerdictContext {
   handsFree: boolean[];
   /** Days with nobody there, whatever the leaves or a label say. */
   nobody: boolean[];
+  /** The strongest flag that speaks of the whole planting. */
   flag: Flag | undefined;
+  /** A taste or an opened piece of today or yesterday, and a pull, that settle it whatever else was read. */
+  settled: { taste: KnownLook | undefined; release: KnownLook | undefined };
+  /** What is true of some pieces only. */
+  apart: Apart[];
+  /** What looks at parts tell of the pieces today; undefined where nobody told of how many. */
+  told: ToldShares | undefined;
   conflict: Conflict | null;
   /** Some look says that it is past; undefined when nothing was looked at. */
   seenPast: boolean | undefined;
@@ -51,31 +60,6 @@ export interface VerdictContext {
   ended: number;
   /** A treatment whose interval is not over. */
   ban: PickBan | undefined;
-}
-
-/** What to do. */
-export interface Verdict {
-  kind:
-    | "leave"
-    | "look again"
-    | "look now"
-    | "settle"
-    | "ready"
-    | "take today"
-    | "take early"
-    | "wait dry"
-    | "clear"
-    | "past"
-    | "unfit"
-    | "hold"
-    | "seed"
-    | "stop";
-  because: VerdictReason;
-  /** P(the state the verdict speaks of). */
-  probability: number;
-  /** Last good day to take it, for the verdicts that say take. */
-  takeBy: IsoDay | null;
-  lookAgain: IsoDay | null;
 }
 
 /** The first day with free hands from `days` on; that day itself when there is none in the horizon. */

@@ -1,5 +1,6 @@
 import type { IsoDay } from "../calendar";
 import type { PickBan, Threat } from "../hazards";
+import type { PartFlag } from "./flags";
 
 /** What ends the waiting. */
 export type Limit =
@@ -28,9 +29,55 @@ export type VerdictReason =
   | { why: "past"; advice: string | null; keepsCropping: boolean }
   | { why: "watered down"; because: string }
   | { why: "lift in the dry"; dryDays: number }
-  /** `share` is set where a good part is not ready yet; `limit` where something ends it before its window. */
-  | { why: "ready"; share: number | null; limit: Limit | null; thin: boolean }
+  /** `share` is set where a good part is not ready yet; `limit` where something ends it before its window, `holds` where nothing does within the horizon. */
+  | { why: "ready"; share: number | null; limit: Limit | null; thin: boolean; holds: boolean }
   | { why: "would be lost"; from: "nearly" | "green"; limit: Limit }
   | { why: "seen early"; advice: string }
+  /** What was seen inside, or how it lets go, settles it. */
+  | { why: "seen inside"; state: "early" | "nearly" | "past"; advice: string }
+  | { why: "holds on"; advice: string }
+  /** By what was told of the pieces: this share is ready, and what the rest is. */
+  | { why: "some ready"; share: number; rest: "nearly" | "early" }
+  /** Pieces told apart are taken; the rest is another matter. */
+  | { why: "some apart"; rest: Verdict }
   | { why: "nearly"; thin: boolean }
   | { why: "not yet" };
+
+/** What to do. */
+export interface Verdict {
+  kind:
+    | "leave"
+    | "look again"
+    | "look now"
+    | "settle"
+    | "ready"
+    | "take today"
+    | "take early"
+    /** Some of it now; the rest waits. */
+    | "take some"
+    | "wait dry"
+    | "clear"
+    | "past"
+    | "unfit"
+    | "hold"
+    | "seed"
+    | "stop";
+  because: VerdictReason;
+  /** P(the state the verdict speaks of). */
+  probability: number;
+  /** Last good day to take it, for the verdicts that say take. */
+  takeBy: IsoDay | null;
+  lookAgain: IsoDay | null;
+  /** What is true of some pieces only and is said first: the one that rots, the two that bolted. */
+  apart: Apart[];
+}
+
+/** Pieces that are told apart from the rest. */
+export interface Apart {
+  means: PartFlag["means"];
+  share: number;
+  pieces: number | null;
+  /** What was read of them, and what to do about it. */
+  reading: string;
+  advice: string | null;
+}

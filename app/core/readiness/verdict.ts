@@ -1,10 +1,11 @@
 import { addDays, daysBetween, type IsoDay } from "../calendar";
 import type { Crop } from "../crops";
 import type { Flag } from "./flags";
+import type { KnownLook } from "./look";
 import { salvageOf } from "./salvage";
 import type { Stage } from "./stages";
-import { CALL, nextFreeDay, type Verdict, type VerdictContext } from "./verdict-context";
-import type { Limit, VerdictReason } from "./verdict-reason";
+import { CALL, nextFreeDay, type VerdictContext } from "./verdict-context";
+import type { Limit, Verdict, VerdictReason } from "./verdict-reason";
 
 /** Odds from which a crop is called over; higher, since it ends the waiting. */
 const CALL_OVER = 0.6;
@@ -22,9 +23,9 @@ interface Odds {
 }
 
 /**
- * From odds to an answer. The order of force is the field handbook's: unfit, a treatment's interval, now, past,
- * ready, salvage before a hazard or a trip, nearly, leave. Two decisive looks that disagree are settled by a sample,
- * not by averaging.
+ * From odds to an answer. The order of force: what is unfit (its share only), a treatment's interval, a taste or an
+ * opened piece that settles it, rain that waters down, how it lets go, a hazard, a trip or the bed, past, ready, nearly,
+ * leave. Two decisive looks that disagree are settled by a sample, not by averaging.
  */
 export function verdictOf(context: VerdictContext): Verdict {
   const now = context.oddsByDay[0]!;
@@ -32,9 +33,20 @@ export function verdictOf(context: VerdictContext): Verdict {
   const odds = { readyOrPast, over: now.slipping + now.gone, now };
   for (const step of ORDER_OF_FORCE) {
     const verdict = step(context, odds);
-    if (verdict) return verdict;
+    if (verdict) return withApart(verdict, context);
   }
-  return notYet(context, odds);
+  return withApart(notYet(context, odds), context);
+}
+
+const WAITING: readonly Verdict["kind"][] = ["leave", "look again", "wait dry", "look now"];
+
+/** What is true of some pieces only is told apart; where the rest waits, they alone are taken. */
+function withApart(rest: Verdict, { apart, ban, today }: VerdictContext): Verdict {
+  if (apart.length === 0) return rest;
+  const takes = apart.some((a) => a.means === "now" || a.means === "past");
+  if (!takes || ban || !WAITING.includes(rest.kind)) return { ...rest, apart };
+  const because: VerdictReason = { why: "some apart", rest };
+  return { kind: "take some", because, probability: 1, takeBy: today, lookAgain: rest.lookAgain, apart };
 }
 
 const ORDER_OF_FORCE: readonly Step[] = [
@@ -42,6 +54,9 @@ const ORDER_OF_FORCE: readonly Step[] = [
   holdVerdict,
   seedVerdict,
   youngVerdict,
+  insideVerdict,
+  wateredVerdict,
+  releaseVerdict,
   nowVerdict,
   stopVerdict,
   mayBeOverVerdict,
@@ -50,6 +65,7 @@ const ORDER_OF_FORCE: readonly Step[] = [
   settleVerdict,
   overVerdict,
   overdueVerdict,
+  someVerdict,
   readyVerdict,
   salvageVerdict,
   earlyVerdict,
@@ -62,12 +78,13 @@ function answer(
   probability: number,
   dates: Partial<Verdict> = {},
 ): Verdict {
-  return { kind, because, probability, takeBy: null, lookAgain: null, ...dates };
+  return { kind, because, probability, takeBy: null, lookAgain: null, apart: [], ...dates };
 }
 
 const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
 /** What a reading asks for: its advice, or what was seen. */
-const advised = ({ look }: Flag) => look.reading.advice ?? lower(look.reading.text);
+const advised = ({ look }: Flag) => saidBy(look);
+const saidBy = ({ reading }: KnownLook) => reading.advice ?? lower(reading.text);
 
 function unfitVerdict({ flag }: VerdictContext): Verdict | undefined {
   if (flag?.means !== "unfit") return undefined;
@@ -90,6 +107,36 @@ function youngVerdict({ crop, growingYear }: VerdictContext): Verdict | undefine
   const first = crop.perennial?.firstCropYear ?? 1;
   if (growingYear === null || growingYear >= first) return undefined;
   return answer("stop", { why: "too young", growingYear, firstCropYear: first }, 1);
+}
+
+/** A taste, or a piece opened today or yesterday, that settles it. */
+function insideVerdict(context: VerdictContext): Verdict | undefined {
+  const { settled, crop, today } = context;
+  const look = settled.taste;
+  if (!look) return undefined;
+  const { means } = look.reading;
+  if (means !== "early" && means !== "nearly" && means !== "past") return undefined;
+  const because: VerdictReason = { why: "seen inside", state: means, advice: saidBy(look) };
+  if (means === "past") return answer(crop.mode === "repeat" ? "clear" : "past", because, 1, { takeBy: today });
+  const lookAgain = nextFreeDay(context, means === "early" ? Math.max(2, crop.again?.low ?? 4) : 2);
+  return answer(means === "early" ? "leave" : "look again", because, 1, { lookAgain });
+}
+
+/** Soaked fruit is soft and swollen for a day or two: nothing that is felt or seen outside counts until it has dried. */
+function wateredVerdict(context: VerdictContext, odds: Odds): Verdict | undefined {
+  const { settled, crop, rain } = context;
+  const watery = settled.taste?.reading.means === "nearly" && rain.soakedDaysAgo !== null;
+  if (!crop.rainWait || odds.readyOrPast < CALL || watery) return undefined;
+  const verdict = waitForDry(context, takeBy(context), odds.readyOrPast);
+  return verdict?.because.why === "watered down" ? verdict : undefined;
+}
+
+/** What has to be tugged at is not ripe, whatever it looks like. */
+function releaseVerdict(context: VerdictContext): Verdict | undefined {
+  const { settled, crop } = context;
+  if (settled.release?.reading.means !== "early") return undefined;
+  const lookAgain = nextFreeDay(context, Math.max(1, Math.min(4, Math.round(crop.windowDays.value / 2))));
+  return salvageVerdict(context) ?? answer("leave", { why: "holds on", advice: saidBy(settled.release) }, 1, { lookAgain }); // prettier-ignore
 }
 
 function nowVerdict({ flag, today }: VerdictContext, { now, readyOrPast }: Odds): Verdict | undefined {
@@ -134,8 +181,11 @@ function overdueVerdict({ overdue, today }: VerdictContext): Verdict | undefined
   return overdue ? answer("take today", { why: "overdue", ...overdue }, 1, { takeBy: today }) : undefined;
 }
 
-function byDatesVerdict({ byDatesOnly, today }: VerdictContext, { readyOrPast, over }: Odds): Verdict | undefined {
-  if (!byDatesOnly || readyOrPast < CALL) return undefined;
+function byDatesVerdict(
+  { byDatesOnly, today, flag }: VerdictContext,
+  { readyOrPast, over }: Odds,
+): Verdict | undefined {
+  if (!byDatesOnly || flag?.means === "past" || readyOrPast < CALL) return undefined;
   return answer("look now", { why: "by its dates", over: over >= CALL }, readyOrPast, { lookAgain: today });
 }
 
@@ -152,7 +202,8 @@ function overVerdict(context: VerdictContext, { readyOrPast, over }: Odds): Verd
   if (!seenPast && context.seenPast === false)
     return answer("take today", { why: "ripe, perhaps over" }, readyOrPast, { takeBy: today });
   const advice = seenPast ? (flag.look.reading.advice ?? null) : null;
-  const keepsCropping = !advice && crop.suppressesWhenLeft.value !== "no" && crop.mode === "repeat";
+  const ofPieces = !advice || flag?.look.reading.of === "piece";
+  const keepsCropping = ofPieces && crop.suppressesWhenLeft.value !== "no" && crop.mode === "repeat";
   const kind = keepsCropping ? "clear" : "past";
   return answer(kind, { why: "past", advice, keepsCropping }, seenPast ? 1 : over, { takeBy: today });
 }
@@ -163,7 +214,13 @@ function readyVerdict(context: VerdictContext, { readyOrPast }: Odds): Verdict |
   const by = takeBy(context);
   const wait = waitForDry(context, by, readyOrPast);
   if (wait) return wait;
-  const reason: VerdictReason = { why: "ready", share: shareSaid(context), limit: by.limit, thin: thins(context) };
+  const reason: VerdictReason = {
+    why: "ready",
+    share: shareSaid(context),
+    limit: by.limit,
+    thin: thins(context),
+    holds: by.holds,
+  };
   return answer(by.day === today ? "take today" : "ready", reason, readyOrPast, { takeBy: by.day });
 }
 
@@ -189,6 +246,22 @@ function waitForDry(
     lookAgain: addDays(today, start),
   });
 }
+
+/** By what was told of the pieces some are ready and the others are not: of what is lifted at once none comes off alone. */
+function someVerdict(context: VerdictContext): Verdict | undefined {
+  const { told, crop, today, flag } = context;
+  if (!told || told.ready <= 0 || told.ready >= MOST_OF_ALL || flag?.means === "early") return undefined;
+  if (crop.life.taking.way === "all at once") return undefined;
+  const salvage = told.nearly > 0 ? salvageVerdict(context) : undefined;
+  if (salvage) return salvage;
+  const rest = told.nearly >= told.early ? "nearly" : "early";
+  const days = rest === "nearly" ? Math.min(3, crop.again?.low ?? 3) : (crop.again?.high ?? Math.min(7, Math.max(3, crop.windowDays.value / 2))); // prettier-ignore
+  const lookAgain = nextFreeDay(context, Math.max(1, Math.round(days)));
+  return answer("take some", { why: "some ready", share: told.ready, rest }, 1, { takeBy: today, lookAgain });
+}
+
+/** From this share on it is as good as all of it: our judgement. */
+const MOST_OF_ALL = 0.95;
 
 /** Said when a good part is not ready yet. */
 function shareSaid({ crop, shareReady }: VerdictContext): number | null {
@@ -223,8 +296,11 @@ function notYet(context: VerdictContext, { now }: Odds): Verdict {
   return answer("leave", { why: "not yet" }, now["not yet"] + now.close, { lookAgain: nextFreeDay(context, wait) });
 }
 
+/** Free hands up to so many days before the end of the outlook are as good as to its end. */
+const HOLDS = 4;
+
 /** The last day with free hands before the window closes, most of the crop is lost, or the bed is wanted. */
-function takeBy(context: VerdictContext): { day: IsoDay; limit: Limit | null } {
+function takeBy(context: VerdictContext): { day: IsoDay; limit: Limit | null; holds: boolean } {
   const { today, window, survival, handsFree, nobody, bedNeededOn } = context;
   const closes = window.closes.p50 ? Math.max(0, daysBetween(today, window.closes.p50)) : handsFree.length - 1;
   const wanted = bedNeededOn ? Math.max(0, daysBetween(today, bedNeededOn)) : Infinity;
@@ -237,7 +313,11 @@ function takeBy(context: VerdictContext): { day: IsoDay; limit: Limit | null } {
     ? survival.threats.find((t) => (t.act ?? "pick") === "pick" && daysBetween(today, t.lastDayBefore) >= last)
     : undefined;
   const day = addDays(today, last);
-  if (threat) return { day, limit: { by: "threat", threat } };
-  if (last < closes && last < wanted && nobody[last + 1] === true) return { day, limit: { by: "away", backOn: null } };
-  return { day, limit: bedNeededOn && wanted <= closes ? { by: "bed", neededOn: bedNeededOn } : null };
+  if (threat) return { day, limit: { by: "threat", threat }, holds: false };
+  if (last < closes && last < wanted && nobody[last + 1] === true)
+    return { day, limit: { by: "away", backOn: null }, holds: false };
+  const bed = bedNeededOn && wanted <= closes;
+  // The end of the outlook is no deadline.
+  const holds = !lost && !bed && Math.min(closes, wanted) >= handsFree.length - 1 && last >= handsFree.length - HOLDS;
+  return { day, limit: bed ? { by: "bed", neededOn: bedNeededOn } : null, holds };
 }

@@ -1,9 +1,10 @@
 import { cautionOf } from "~/core/crops";
-import { isCounted, plannedPicks, type PlannedPick, type PlantingOutlook } from "~/core/garden";
+import { isCounted, piecesTaken, plannedPicks, type PlannedPick, type PlantingOutlook } from "~/core/garden";
 import { plantsOf } from "~/core/life";
 import type { DayRange } from "~/core/readiness";
 import { stageInWords } from "../horizon/horizon-view";
 import { pickReason } from "../horizon/pick-reason";
+import type { UnitSystem } from "~/core/units";
 import type { Planned } from "../planned";
 import {
   capital,
@@ -27,8 +28,8 @@ export type CheckView = NonNullable<ReturnType<typeof checkView>>;
 /** Below this a cue's answer would tell too little to lead with (bits): our judgement. */
 const TELLING_BITS = 0.08;
 const WAITS = ["leave", "look again", "wait dry", "seed", "stop", "hold"];
-const URGENT = ["take today", "take early", "clear", "past", "unfit", "settle", "hold"];
-const TAKES = ["ready", "take today", "take early", "clear", "past"];
+const URGENT = ["take today", "take some", "take early", "clear", "past", "unfit", "settle", "hold"];
+const TAKES = ["ready", "take today", "take some", "take early", "clear", "past"];
 
 /** One planting as the check and the round show it; undefined when it does not grow. */
 export function checkView(planned: Planned, plantingId: string) {
@@ -125,12 +126,16 @@ function whatToLookFor({ crop, planting, judgement: j }: PlantingOutlook, { toda
  * What a pick now would bring. A crop lifted once offers all of itself only when the verdict or the plan
  * takes it; until then the ones likely ready.
  */
-function expectedOf(p: PlantingOutlook, { units }: Planned, waits: boolean) {
+function expectedOf(p: PlantingOutlook, { units, today }: Planned, waits: boolean) {
   const { odds, verdict, evidence } = p.judgement;
+  if (verdict.kind === "take some") return expectedWords(p, piecesTaken(p, today), units);
   const ready = p.crop.mode !== "repeat" && waits ? odds.prime + odds.slipping + odds.gone : 1;
   // Where the verdict takes it, there is at least the one that was looked at.
   const atLeast = TAKES.includes(verdict.kind) && evidence.length > 0 ? 1 : 0;
-  const pieces = Math.max(atLeast, (p.pieces[0] ?? 0) * ready);
+  return expectedWords(p, Math.max(atLeast, (p.pieces[0] ?? 0) * ready), units);
+}
+
+function expectedWords(p: PlantingOutlook, pieces: number, units: UnitSystem) {
   const guess = sayPieces(p.crop, pieces, units);
   return {
     words: pieces < 0.5 ? "expected: hardly any" : `expected ${sayExpected(p.crop, pieces, p.doubt, units)}`,

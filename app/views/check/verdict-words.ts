@@ -3,6 +3,7 @@ import type { Crop } from "~/core/crops";
 import type { Threat } from "~/core/hazards";
 import { windowSchool, type ConflictTold, type Limit, type Verdict, type Window } from "~/core/readiness";
 import type { UnitSystem } from "~/core/units";
+import { apartSentence, ofTheRest, sayAdvice } from "./apart-words";
 import { inTenths, sayDay, sayNight, sayTemperature, shareInWords } from "../words";
 
 /** What a verdict is said with. */
@@ -53,25 +54,32 @@ function sayLimit(limit: Limit, today: IsoDay): string {
 const tidy = (text: string) => text.replace(/\.$/, "");
 const THINNING = " Take the biggest, it gives the rest room.";
 
-/** A verdict as one sentence or two. */
+/** A verdict as a sentence or two that cover all of the planting: what is told apart first, then the rest. */
 export function verdictSentence(verdict: Verdict, words: VerdictWords): string {
+  const apart = verdict.apart.map((a) => apartSentence(a, words.crop));
+  if (apart.length === 0) return wholeSentence(verdict, words);
+  const rest = verdict.because.why === "some apart" ? verdict.because.rest : verdict;
+  return [...apart, ofTheRest(wholeSentence({ ...rest, apart: [] }, words))].join(" ");
+}
+
+function wholeSentence(verdict: Verdict, words: VerdictWords): string {
   const { because, takeBy, lookAgain } = verdict;
   const { today, crop } = words;
   const again = sayDay(lookAgain ?? today, today);
   switch (because.why) {
     case "unfit":
-      return `Do not eat it: ${tidy(because.advice ?? "take it off and bin it")}.`;
+      return `Do not eat it: ${sayAdvice(because.advice ?? "take it off and bin it")}.`;
     case "treated": {
       const { until, product, treatedOn, intervalDays } = because.ban;
       const days = `${intervalDays} ${intervalDays === 1 ? "day" : "days"}`;
       return `Do not pick before ${sayDay(until, today)}: treated with ${product} ${sayDay(treatedOn, today)}, ${days} by its label.`;
     }
     case "for seed":
-      return `Leave it for seed${because.advice ? `: ${tidy(because.advice)}` : " until it is dry"}.`;
+      return `Leave it for seed${because.advice ? `: ${sayAdvice(because.advice)}` : " until it is dry"}.`;
     case "too young":
       return `Leave it to grow: this is its ${ORDINALS[because.growingYear] ?? "first"} year, its first crop comes in the ${ORDINALS[because.firstCropYear]}.`;
     case "seen now":
-      return `Take it today: ${tidy(because.advice)}.`;
+      return `Take it today: ${sayAdvice(because.advice)}.`;
     case "picked enough":
       return `Stop for this year: picked for ${because.weeks} weeks, and ${because.because}.`;
     case "overdue":
@@ -85,7 +93,7 @@ export function verdictSentence(verdict: Verdict, words: VerdictWords): string {
     case "ripe, perhaps over":
       return "Ready, and perhaps going over. Take it today.";
     case "past":
-      if (because.advice) return `Past its best: ${tidy(because.advice)}.`;
+      if (because.advice) return `Past its best: ${sayAdvice(because.advice)}.`;
       if (because.keepsCropping) return "Past its best. Take it off, so that the plant goes on cropping.";
       return "Past its best. Take it today and use it first.";
     case "watered down":
@@ -93,14 +101,23 @@ export function verdictSentence(verdict: Verdict, words: VerdictWords): string {
     case "lift in the dry":
       return `Ready. Wait for dry days: lift it ${again}, ${because.dryDays} dry days follow.`;
     case "ready":
-      return readySentence(verdict.kind, because, takeBy ?? today, today);
+      return readySentence(verdict.kind, because, takeBy ?? today, words);
     case "would be lost": {
       const what = because.from === "green" ? "Take all but the smallest" : "Take it early";
       const when = takeBy === today ? "today" : `by ${sayDay(takeBy ?? today, today)}`;
       return `${what}, ${when}, ${sayLimit(because.limit, today)}.${indoorsSentence(crop, because.from, words.units)}`;
     }
     case "seen early":
-      return `Leave it: ${tidy(because.advice)}. Look again ${again}.`;
+      return `Leave it: ${sayAdvice(because.advice)}. Look again ${again}.`;
+    case "seen inside":
+      if (because.state === "past") return `Past its best: ${sayAdvice(because.advice)}.`;
+      return because.state === "early" ? `Leave it: ${sayAdvice(because.advice)}. Look again ${again}.` : `Nearly: ${sayAdvice(because.advice)}. Look again ${again}.`; // prettier-ignore
+    case "holds on":
+      return `Leave it, it holds on: ${sayAdvice(because.advice)}. Try again ${again}.`;
+    case "some ready":
+      return `Take the ${crop.thins?.value ? "biggest" : "ripe ones"} today, ${shareInWords(because.share)} of them. Leave the rest${because.rest === "nearly" ? ", nearly ready" : ""}. Look again ${again}.`; // prettier-ignore
+    case "some apart":
+      return wholeSentence(because.rest, words);
     case "nearly":
       return `Nearly. Look again ${again}.${because.thin ? THINNING : ""}`;
     case "not yet":
@@ -110,15 +127,19 @@ export function verdictSentence(verdict: Verdict, words: VerdictWords): string {
 
 function readySentence(
   kind: Verdict["kind"],
-  { share, limit, thin }: Extract<Verdict["because"], { why: "ready" }>,
+  { share, limit, thin, holds }: Extract<Verdict["because"], { why: "ready" }>,
   takeBy: IsoDay,
-  today: IsoDay,
+  { today, crop }: VerdictWords,
 ): string {
   const part = share === null ? "" : `, ${shareInWords(share)} of them`;
-  const take = `Ready${part}. Take ${part ? "those" : "it"}`;
+  const ready = `Ready${part}.`;
   const before = limit ? `, ${limit.by === "bed" ? "before the bed is needed" : sayLimit(limit, today)}` : "";
-  if (kind === "take today") return `${take} today${before}.`;
-  return `${take} by ${sayDay(takeBy, today)}${before}.${thin ? THINNING : ""}`;
+  const by = kind === "take today" ? "today" : `by ${sayDay(takeBy, today)}`;
+  const bigger = thin ? THINNING : "";
+  if (crop.life.taking.way === "as needed" && kind === "ready" && !thin)
+    return holds ? `${ready} Dig what a meal needs; the rest holds in the ground.` : `${ready} Dig what a meal needs; all of it ${by}${before}.`; // prettier-ignore
+  if (holds && kind === "ready") return `${ready} It holds for two weeks and more.${bigger}`;
+  return `${ready} Take ${part ? "those" : "it"} ${by}${before}.${kind === "take today" ? "" : bigger}`;
 }
 
 const ENDINGS: Record<string, string> = {

@@ -4,6 +4,7 @@ import { Variety, type Catalogue } from "~/core/crops";
 import {
   GardenState,
   lookAhead,
+  plantingParts,
   plannedPicks,
   LookTaken,
   PickMade,
@@ -130,6 +131,7 @@ export function judgeAnswer(input: unknown, catalogue: Catalogue) {
     evidence: evidenceTold(planting),
     conflict: j.conflict && conflictSentence(j.conflict),
     shareReady: j.shareReady,
+    parts: plantingParts(planting, one.today),
     growth: j.growth,
     ahead: j.ahead,
     settingRate: planting.rate ?? null,

@@ -24,6 +24,7 @@ export interface GardenSentences {
 const MOST_EACH = 4;
 
 const kindOf = (p: PlantingOutlook) => p.judgement.verdict.kind;
+const reasonOf = (p: PlantingOutlook) => p.judgement.verdict.because.why;
 const overOf = ({ judgement: { odds } }: PlantingOutlook) => odds.slipping + odds.gone;
 
 function about(p: PlantingOutlook, text: string, urgent = false): GardenSentence {
@@ -40,10 +41,10 @@ export function gardenSentences(planned: Planned, losers: readonly Loser[]): Gar
   const said = (p: PlantingOutlook, urgent: boolean) =>
     about(p, verdictSentence(p.judgement.verdict, { crop: p.crop, today, units: planned.units }), urgent);
   const best = plantings
-    .filter((p) => ["ready", "take today"].includes(kindOf(p)))
+    .filter((p) => ["ready", "take today"].includes(kindOf(p)) || reasonOf(p) === "some ready")
     .sort((a, b) => b.judgement.odds.prime - a.judgement.odds.prime);
   const turning = plantings
-    .filter((p) => ["past", "clear", "look now"].includes(kindOf(p)))
+    .filter((p) => ["past", "clear", "look now"].includes(kindOf(p)) || reasonOf(p) === "some apart")
     .sort((a, b) => overOf(b) - overOf(a));
   return {
     best: best.slice(0, MOST_EACH).map((p) => said(p, kindOf(p) === "take today")),

@@ -17,7 +17,7 @@ const STAGE_WORDS: Record<Stage, string> = {
   slipping: "slipping",
   gone: "gone over",
 };
-const URGENT = new Set(["take today", "take early", "clear", "past", "unfit"]);
+const URGENT = new Set(["take today", "take some", "take early", "clear", "past", "unfit"]);
 
 /** Most likely stage, in a word. */
 export function stageInWords(odds: Record<Stage, number>): string {
@@ -36,6 +36,8 @@ function inShort(p: PlantingOutlook, { today }: Planned): string {
       return "take it today";
     case "take early":
       return verdict.takeBy ? `take early, ${say(verdict.takeBy)}` : "take it early";
+    case "take some":
+      return "take some of it today";
     case "clear":
       return "over: take it off";
     case "past":

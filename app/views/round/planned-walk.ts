@@ -29,7 +29,8 @@ function looksDue(plantings: readonly PlantingOutlook[], picks: readonly Errand[
   return plantings
     .filter(
       (p) =>
-        !picked.has(p.planting.id) && ["look now", "take today", "clear", "past"].includes(p.judgement.verdict.kind),
+        !picked.has(p.planting.id) &&
+        ["look now", "take today", "take some", "clear", "past"].includes(p.judgement.verdict.kind),
     )
     .sort((a, b) => over(b) - over(a))
     .map((p) => errandOf(p, "look", LOOK_MINUTES, 0));

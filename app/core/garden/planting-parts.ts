@@ -1,0 +1,48 @@
+import { plantsOf } from "../life";
+import { verdictParts, type VerdictPart } from "../readiness";
+import type { IsoDay } from "../calendar";
+import type { PlantingOutlook } from "./planting-outlook";
+
+/** A part of a planting with how much of it there is. */
+export interface PlantingPart extends VerdictPart {
+  /** Pieces it is about; null for what only ripens later on a plant that keeps giving. */
+  pieces: number | null;
+  /** Plants it is about. */
+  plants: number;
+}
+
+/** What is told apart stands beside the pieces of the offer. */
+const beside = ({ judgement }: PlantingOutlook) =>
+  judgement.verdict.apart.reduce((sum, a) => sum + (a.means === "early" ? 0 : a.share), 0);
+
+/** The parts that a planting's verdict speaks of, and how many pieces each is: the same for plan, log and words. */
+export function plantingParts(p: PlantingOutlook, today: IsoDay): PlantingPart[] {
+  const { judgement, crop, planting, pieces } = p;
+  const now = pieces[0] ?? 0;
+  const standing = now / Math.max(0.05, 1 - beside(p));
+  const { mealGrams, way } = crop.life.taking;
+  const meal = way === "as needed" && mealGrams && standing > 0 ? mealGrams / crop.pieceGrams.value / standing : null;
+  const parts = verdictParts(judgement.verdict, { crop, today, shareReady: judgement.shareReady, mealShare: meal });
+  const plants = plantsOf(crop, planting);
+  return parts.map((part) => ({ ...part, plants: part.share * plants, pieces: piecesOf(p, part, now, standing) }));
+}
+
+function piecesOf(
+  { crop, judgement }: PlantingOutlook,
+  part: VerdictPart,
+  now: number,
+  standing: number,
+): number | null {
+  // prettier-ignore
+  const apart = judgement.verdict.apart.find((a) => a.reading === part.reading);
+  if (apart) return apart.pieces ?? apart.share * standing;
+  if (crop.mode === "once") return part.share * standing;
+  return part.act === "leave" || part.act === "look" ? null : now;
+}
+
+/** Acts that bring something in. */
+const TAKES: readonly VerdictPart["act"][] = ["take", "take the ripe ones", "take the biggest", "take what a meal needs", "take early", "strip it all", "take and use first"]; // prettier-ignore
+
+/** Pieces that the verdict takes now, over its parts. */
+export const piecesTaken = (p: PlantingOutlook, today: IsoDay): number =>
+  plantingParts(p, today).reduce((sum, part) => sum + (TAKES.includes(part.act) ? (part.pieces ?? 0) : 0), 0);
