@@ -6,6 +6,7 @@ export { patchCrop, resolveLikes, unsaidOf, type CropData } from "./patch-crop";
 export { readPlantingLine, type PlantingLine } from "./planting-line";
 export { School } from "./school";
 export { Standing } from "./standing";
+export { takenAs } from "./taken-as";
 export { ofVariety, Variety } from "./variety";
 export { type CropValue } from "./crop-value";
 export { changeValue, cropValues, forgetValue, HOUSEHOLD_STANDING } from "./crop-values";

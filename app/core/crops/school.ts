@@ -17,6 +17,8 @@ export const School = z
           label: z.string(),
           /** Where prime opens and closes, as shares of the base window: 0 opens with it, 1 is its close. */
           window: z.object({ opens: z.number(), closes: z.number() }).optional(),
+          /** How it is taken, when this way is chosen. */
+          taking: z.enum(["all at once", "as needed"]).optional(),
           /** Said with how to take it, when this way is chosen. */
           advice: z.string().optional(),
         }),

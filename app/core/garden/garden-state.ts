@@ -65,6 +65,8 @@ export const PlantingState = z.object({
   schoolOption: z.string().nullable(),
   counts: z.array(CountSeen).default([]),
   forSeed: z.boolean().default(false),
+  /** Told today: its leaves are wet. */
+  leavesWet: z.boolean().default(false),
   bedNeededOn: IsoDay.nullable().default(null),
   treatments: z.array(Treatment).default([]),
 });

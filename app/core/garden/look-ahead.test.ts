@@ -27,6 +27,7 @@ function garden(change: Partial<GardenState> = {}): GardenState {
     seasonCrop: "main" as const,
     growingYear: null,
     lengthM: null,
+    leavesWet: false,
   };
   return {
     today,

@@ -17,6 +17,7 @@ const LOST_OTHERWISE = 0.3;
  * What keeps the hands off a planting, day by day.
  *
  * @param soil - of its bed, by day
+ * @param leavesWet - somebody has told that they are, today
  */
 export function bansOf(
   crop: Crop,
@@ -24,6 +25,7 @@ export function bansOf(
   terms: readonly DayTerms[],
   soil: readonly SoilDay[],
   { sound }: Survival,
+  leavesWet = false,
 ): (BanReason | null)[] {
   return terms.map((day, n): BanReason | null => {
     if (pickBan(planting.treatments, day.day)) return "treated";
@@ -32,6 +34,6 @@ export function bansOf(
     if (isDug(crop) && frozenOdds(soil[n]!) >= 0.5) return "frozen ground";
     const wet = day.dryMinutes !== null && day.dryMinutes < DRY_ENOUGH && day.minutes > 0;
     const lost = 1 - (sound[n + 1] ?? sound[n]!) / Math.max(1e-9, sound[n]!);
-    return crop.handsOffWhenWet.value && wet && lost < LOST_OTHERWISE ? "wet leaves" : null;
+    return crop.handsOffWhenWet.value && (wet || (n === 0 && leavesWet)) && lost < LOST_OTHERWISE ? "wet leaves" : null;
   });
 }

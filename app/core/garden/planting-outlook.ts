@@ -1,6 +1,6 @@
 import { addDays, daysBetween, type IsoDay } from "../calendar";
 import { leafOffer, type LeafOffer, type YieldPrior } from "../cropping";
-import { ofVariety, type Crop, type Variety } from "../crops";
+import { ofVariety, takenAs, type Crop, type Variety } from "../crops";
 import { BED_CLIMATES, coverGainOf, pickBan, survival, type CoverNight, type PickBan, type Survival } from "../hazards";
 import { heatNeed, nextCropOf, plantsOf, spanOf, type HeatNeed } from "../life";
 import {
@@ -73,8 +73,9 @@ export function plantingOutlook(
 ): PlantingOutlook {
   const { bed } = setting;
   const { track, normals, today } = sky;
-  const crop = ofVariety(setting.crop, setting.variety);
-  const ways = waysOf(setting.schools, crop, planting);
+  const named = ofVariety(setting.crop, setting.variety);
+  const ways = waysOf(setting.schools, named, planting);
+  const crop = takenAs(named, ways);
   const span = spanOf(crop, planting);
   const startedOn = startWithin(planting, sky);
   const dev = development(crop, track, normals, {
@@ -96,7 +97,7 @@ export function plantingOutlook(
     coverGainC: coverGainOf(setting.covers, bed.id),
   });
   const ban = pickBan(planting.treatments, today);
-  const bans = bansOf(crop, planting, terms, soil, risk);
+  const bans = bansOf(crop, planting, terms, soil, risk, planting.leavesWet);
   const nobody = terms.map((t, n) => t.minutes <= ROUND_MINUTES + BED_MINUTES || bans[n] === "helper");
   const offered = {
     planting,
@@ -123,6 +124,8 @@ export function plantingOutlook(
     rain: sky.rain,
     handsFree: nobody.map((none, n) => !none && bans[n] === null),
     nobody,
+    away: terms.map((t) => t.hands.away),
+    leavesWet: bans[0] === "wet leaves",
     packetHighDays: span.high,
     forSeed: planting.forSeed || planting.seasonCrop === "seed",
     bedNeededOn: planting.bedNeededOn,

@@ -15,13 +15,24 @@ export interface PlantingPart extends VerdictPart {
 const beside = ({ judgement }: PlantingOutlook) =>
   judgement.verdict.apart.reduce((sum, a) => sum + (a.means === "early" ? 0 : a.share), 0);
 
-/** The parts that a planting's verdict speaks of, and how many pieces each is: the same for plan, log and words. */
-export function plantingParts(p: PlantingOutlook, today: IsoDay): PlantingPart[] {
+/** What somebody wants of it now. */
+export interface Wanted {
+  pieces?: number | undefined;
+  grams?: number | undefined;
+}
+
+/** The parts that a planting's verdict speaks of, and how many pieces each is: the same for plan, log and words.
+ *
+ * @param wanted - an amount that is wanted now, in place of the crop's usual meal
+ */
+export function plantingParts(p: PlantingOutlook, today: IsoDay, wanted?: Wanted): PlantingPart[] {
   const { judgement, crop, planting, pieces } = p;
   const now = pieces[0] ?? 0;
   const standing = now / Math.max(0.05, 1 - beside(p));
   const { mealGrams, way } = crop.life.taking;
-  const meal = way === "as needed" && mealGrams && standing > 0 ? mealGrams / crop.pieceGrams.value / standing : null;
+  const pieceGrams = crop.pieceGrams.value;
+  const wish = wanted?.pieces ?? (wanted?.grams ? wanted.grams / pieceGrams : way === "as needed" && mealGrams ? mealGrams / pieceGrams : null); // prettier-ignore
+  const meal = wish !== null && standing > 0 ? wish / standing : null;
   const parts = verdictParts(judgement.verdict, { crop, today, shareReady: judgement.shareReady, mealShare: meal });
   const plants = plantsOf(crop, planting);
   return parts.map((part) => ({ ...part, plants: part.share * plants, pieces: piecesOf(p, part, now, standing) }));
@@ -36,7 +47,7 @@ function piecesOf(
   // prettier-ignore
   const apart = judgement.verdict.apart.find((a) => a.reading === part.reading);
   if (apart) return apart.pieces ?? apart.share * standing;
-  if (crop.mode === "once") return part.share * standing;
+  if (crop.mode === "once" || part.act === "take what a meal needs") return part.share * standing;
   return part.act === "leave" || part.act === "look" ? null : now;
 }
 

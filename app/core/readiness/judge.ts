@@ -7,9 +7,10 @@ import type { Development } from "./development";
 import { evidenceOf, type Evidence } from "./evidence";
 import { flagsOf } from "./flags";
 import { settledBy } from "./settled";
+import { isShared } from "./shared-looks";
 import { toldShares } from "./told-shares";
 import { growthOf, type GrowthSeen } from "./growth";
-import { cueScale } from "./likelihood";
+import { cueScale, STAGE_OF } from "./likelihood";
 import { knownLooks, type KnownLook, type Look } from "./look";
 import { tellingCues, type TellingCue } from "./next-looks";
 import { beliefAfter, shareBeyond, type Belief } from "./posterior";
@@ -83,6 +84,10 @@ export interface JudgeInput {
   handsFree: boolean[];
   /** Days with nobody there at all; left out: all without free hands. */
   nobody?: boolean[];
+  /** Days of a trip; left out: none. */
+  away?: boolean[];
+  /** Its leaves are wet today and are not to be touched so. */
+  leavesWet?: boolean;
   /** Later packet day of this planting, for the rule that the calendar outranks size. */
   packetHighDays: number;
   forSeed?: boolean;
@@ -116,12 +121,15 @@ export function judge(input: JudgeInput): Judgement {
     rain,
     handsFree,
     nobody: input.nobody ?? handsFree.map((free) => !free),
+    away: input.away ?? handsFree.map(() => false),
+    leavesWet: input.leavesWet ?? false,
     conflict,
     seenPast: telling.length === 0 ? undefined : telling.some((l) => l.reading.means === "past"),
     shareReady,
     oddsByDay: handsFree.map((_, n) => oddsOn(stages, addDays(today, n))),
     flag: flags.whole,
     apart: flags.parts.map(({ means, share, pieces, look }) => ({ means, share, pieces, reading: look.reading.text, advice: look.reading.advice ?? null })), // prettier-ignore
+    seenReady: dev.cycle === "again" && isSeenReady(telling.filter((l) => l.takenOn === today && !isShared(l))),
     settled: settledBy(looks, today),
     told,
     overdue: overdueOf(input),
@@ -155,6 +163,12 @@ const GROWING_SHARE = 0.25;
 /** Whether a look says how far it is: a bite, or a green leaf, does not. */
 const isTelling = ({ cue, readingId, measuredMm }: KnownLook) =>
   measuredMm !== undefined || (cueScale(cue)?.readingIds.includes(readingId) ?? false);
+
+/** A decisive look that says ready, and none beside it that says less. */
+function isSeenReady(looks: readonly KnownLook[]): boolean {
+  const stages = looks.map((l) => STAGE_OF[l.reading.means] ?? 0);
+  return stages.every((s) => s >= 2) && looks.some((l) => l.cue.weight === "decisive");
+}
 
 /** Past its packet in days on which it grew: in winter growth stops, and what stands holds. */
 function overdueOf({ crop, dev, today, packetHighDays }: JudgeInput): Overdue | null {

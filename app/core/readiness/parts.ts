@@ -16,6 +16,7 @@ export const PART_ACTS = [
   "look",
   "open one",
   "wait for dry days",
+  "wait for dry leaves",
   "hold",
   "leave for seed",
   "stop",
@@ -96,6 +97,7 @@ function restParts(verdict: Verdict, { crop, shareReady, mealShare }: PartsOf): 
     part(act, share, { by: takeBy }),
     part("leave", 1 - share, { lookAgain, ...rest }),
   ];
+  if (because.why === "leaves wet") return [part("wait for dry leaves", 1, { by: because.rest.takeBy, lookAgain })];
   if (because.why === "some ready") return two(crop.thins?.value ? "take the biggest" : "take the ripe ones", because.share); // prettier-ignore
   if (because.why === "nearly" && because.thin) return two("take the biggest", shareReady);
   if (kind === "take early" && because.why === "would be lost") return [part(because.from === "green" ? "strip it all" : "take early", 1, { by: takeBy })]; // prettier-ignore

@@ -1,5 +1,5 @@
 import { addDays, daysBetween } from "../calendar";
-import { CALL, type VerdictContext } from "./verdict-context";
+import { absence, CALL, type VerdictContext } from "./verdict-context";
 import type { Limit, Verdict } from "./verdict-reason";
 
 /** A crop worth this much before its time may be taken early when it would be lost. */
@@ -66,8 +66,13 @@ function endingsOf(context: VerdictContext): Ending[] {
   if (heat) endings.push(heat);
   const away = awayEnding(context);
   if (away) endings.push(away);
-  if (bedNeededOn && crop.mode === "once")
-    endings.push({ until: daysBetween(today, bedNeededOn), limit: { by: "bed", neededOn: bedNeededOn }, final: false });
+  // The last day before the bed is cleared takes whatever is of use off what keeps giving.
+  if (bedNeededOn && daysBetween(today, bedNeededOn) < context.handsFree.length)
+    endings.push({
+      until: Math.max(0, daysBetween(today, bedNeededOn)),
+      limit: { by: "bed", neededOn: bedNeededOn },
+      final: crop.mode === "repeat",
+    });
   return endings.sort((a, b) => a.until - b.until);
 }
 
@@ -86,7 +91,8 @@ function heatEnding({ crop, today, survival }: VerdictContext): Ending | undefin
 }
 
 /** Away so long that it is over when somebody is back. */
-function awayEnding({ crop, today, nobody, oddsByDay }: VerdictContext): Ending | undefined {
+function awayEnding(context: VerdictContext): Ending | undefined {
+  const { crop, nobody, oddsByDay } = context;
   for (let n = 0; n < nobody.length; n++) {
     let back = n;
     while (back < nobody.length && nobody[back]) back++;
@@ -94,7 +100,7 @@ function awayEnding({ crop, today, nobody, oddsByDay }: VerdictContext): Ending 
       const then = oddsByDay[Math.min(back, oddsByDay.length - 1)]!;
       const over = then.slipping + then.gone;
       if (over < CALL || crop.mode === "once") return undefined;
-      return { until: n - 1, limit: { by: "away", backOn: addDays(today, back) }, final: false };
+      return { until: n - 1, limit: absence(context, n), final: false };
     }
     n = Math.max(n, back);
   }

@@ -7,7 +7,7 @@ import type { KnownLook } from "./look";
 import type { ToldShares } from "./told-shares";
 import type { Conflict } from "./conflict";
 import type { Stage, Window } from "./stages";
-import type { Apart } from "./verdict-reason";
+import type { Apart, Limit } from "./verdict-reason";
 
 /** Odds from which a state is called: our judgement. */
 export const CALL = 0.5;
@@ -31,12 +31,18 @@ export interface VerdictContext {
   handsFree: boolean[];
   /** Days with nobody there, whatever the leaves or a label say. */
   nobody: boolean[];
+  /** Days of a trip. */
+  away: boolean[];
+  /** Its leaves are wet today and not to be touched so. */
+  leavesWet: boolean;
   /** The strongest flag that speaks of the whole planting. */
   flag: Flag | undefined;
   /** A taste or an opened piece of today or yesterday, and a pull, that settle it whatever else was read. */
   settled: { taste: KnownLook | undefined; release: KnownLook | undefined };
   /** What is true of some pieces only. */
   apart: Apart[];
+  /** After a pick a decisive look of today found it ready, and none of today says less. */
+  seenReady: boolean;
   /** What looks at parts tell of the pieces today; undefined where nobody told of how many. */
   told: ToldShares | undefined;
   conflict: Conflict | null;
@@ -60,6 +66,13 @@ export interface VerdictContext {
   ended: number;
   /** A treatment whose interval is not over. */
   ban: PickBan | undefined;
+}
+
+/** What ends the waiting where nobody is there from a day of the horizon on: a trip, or days without free hands. */
+export function absence({ today, nobody, away }: VerdictContext, from: number): Limit {
+  const next = nobody.findIndex((none, n) => n > from && !none);
+  const day = next < 0 ? null : addDays(today, next);
+  return away[from] ? { by: "away", backOn: day } : { by: "hands", nextOn: day };
 }
 
 /** The first day with free hands from `days` on; that day itself when there is none in the horizon. */

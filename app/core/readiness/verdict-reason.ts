@@ -9,6 +9,8 @@ export type Limit =
   | { by: "heat"; threat: Threat; effect: string }
   /** Nobody there from the day after on; the day somebody is back where it is told. */
   | { by: "away"; backOn: IsoDay | null }
+  /** No trip, but no free hands before that day; null: none within the outlook. */
+  | { by: "hands"; nextOn: IsoDay | null }
   | { by: "bed"; neededOn: IsoDay };
 
 /** Why a verdict is what it is, as data: what is said of it is the views' affair. */
@@ -40,6 +42,8 @@ export type VerdictReason =
   | { why: "some ready"; share: number; rest: "nearly" | "early" }
   /** Pieces told apart are taken; the rest is another matter. */
   | { why: "some apart"; rest: Verdict }
+  /** Ready, but wet leaves carry disease from plant to plant: what it is once they are dry. */
+  | { why: "leaves wet"; rest: Verdict }
   | { why: "nearly"; thin: boolean }
   | { why: "not yet" };
 

@@ -4,7 +4,7 @@ import type { Flag } from "./flags";
 import type { KnownLook } from "./look";
 import { salvageOf } from "./salvage";
 import type { Stage } from "./stages";
-import { CALL, nextFreeDay, type VerdictContext } from "./verdict-context";
+import { absence, CALL, nextFreeDay, type VerdictContext } from "./verdict-context";
 import type { Limit, Verdict, VerdictReason } from "./verdict-reason";
 
 /** Odds from which a crop is called over; higher, since it ends the waiting. */
@@ -41,12 +41,22 @@ export function verdictOf(context: VerdictContext): Verdict {
 const WAITING: readonly Verdict["kind"][] = ["leave", "look again", "wait dry", "look now"];
 
 /** What is true of some pieces only is told apart; where the rest waits, they alone are taken. */
-function withApart(rest: Verdict, { apart, ban, today }: VerdictContext): Verdict {
+function withApart(whole: Verdict, context: VerdictContext): Verdict {
+  const { apart, ban, today } = context;
+  const rest = onceDry(whole, context);
   if (apart.length === 0) return rest;
   const takes = apart.some((a) => a.means === "now" || a.means === "past");
   if (!takes || ban || !WAITING.includes(rest.kind)) return { ...rest, apart };
   const because: VerdictReason = { why: "some apart", rest };
   return { kind: "take some", because, probability: 1, takeBy: today, lookAgain: rest.lookAgain, apart };
+}
+
+/** Wet leaves wait for the sun, unless today is the last day for it. */
+function onceDry(verdict: Verdict, { leavesWet, today }: VerdictContext): Verdict {
+  const { kind, because } = verdict;
+  const takes = kind === "ready" || kind === "take today" || kind === "take some";
+  if (!leavesWet || !takes || (because.why === "ready" && because.limit?.by === "threat" && verdict.takeBy === today)) return verdict; // prettier-ignore
+  return { ...verdict, kind: "wait dry", because: { why: "leaves wet", rest: verdict }, lookAgain: today };
 }
 
 const ORDER_OF_FORCE: readonly Step[] = [
@@ -68,6 +78,7 @@ const ORDER_OF_FORCE: readonly Step[] = [
   someVerdict,
   readyVerdict,
   salvageVerdict,
+  seenReadyVerdict,
   earlyVerdict,
   nearlyVerdict,
 ];
@@ -110,11 +121,12 @@ function youngVerdict({ crop, growingYear }: VerdictContext): Verdict | undefine
 }
 
 /** A taste, or a piece opened today or yesterday, that settles it. */
-function insideVerdict(context: VerdictContext): Verdict | undefined {
+function insideVerdict(context: VerdictContext, odds: Odds): Verdict | undefined {
   const { settled, crop, today } = context;
   const look = settled.taste;
   if (!look) return undefined;
   const { means } = look.reading;
+  if (means === "ready" && odds.readyOrPast < CALL) return readyVerdict(context, { ...odds, readyOrPast: CALL });
   if (means !== "early" && means !== "nearly" && means !== "past") return undefined;
   const because: VerdictReason = { why: "seen inside", state: means, advice: saidBy(look) };
   if (means === "past") return answer(crop.mode === "repeat" ? "clear" : "past", because, 1, { takeBy: today });
@@ -275,6 +287,13 @@ function salvageVerdict(context: VerdictContext): Verdict | undefined {
   return context.flag?.means === "early" ? undefined : salvageOf(context);
 }
 
+/** By the days since the last pick nothing is due; eyes that find it ready know better. */
+function seenReadyVerdict(context: VerdictContext, odds: Odds): Verdict | undefined {
+  return context.seenReady
+    ? readyVerdict(context, { ...odds, readyOrPast: Math.max(CALL, odds.readyOrPast) })
+    : undefined;
+}
+
 function earlyVerdict(context: VerdictContext): Verdict | undefined {
   const { flag, crop } = context;
   if (flag?.means !== "early") return undefined;
@@ -315,7 +334,7 @@ function takeBy(context: VerdictContext): { day: IsoDay; limit: Limit | null; ho
   const day = addDays(today, last);
   if (threat) return { day, limit: { by: "threat", threat }, holds: false };
   if (last < closes && last < wanted && nobody[last + 1] === true)
-    return { day, limit: { by: "away", backOn: null }, holds: false };
+    return { day, limit: absence(context, last + 1), holds: false };
   const bed = bedNeededOn && wanted <= closes;
   // The end of the outlook is no deadline.
   const holds = !lost && !bed && Math.min(closes, wanted) >= handsFree.length - 1 && last >= handsFree.length - HOLDS;

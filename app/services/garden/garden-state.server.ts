@@ -67,6 +67,7 @@ function plantingStates(db: Db, row: GardenRow, crops: Catalogue, today: IsoDay)
       {
         ...planting,
         seasonId: season.id,
+        leavesWet: false,
         startEvent: season.startEvent,
         startedOn: day,
         startDoubtDays: doubtDays,

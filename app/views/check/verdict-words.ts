@@ -46,6 +46,8 @@ function sayLimit(limit: Limit, today: IsoDay): string {
       return `${sayThreat(limit.threat, today)}: it ${limit.effect}`;
     case "away":
       return limit.backOn ? `before you are away until ${sayDay(limit.backOn, today)}` : "before you are away";
+    case "hands":
+      return limit.nextOn ? `since nobody is there before ${sayDay(limit.nextOn, today)}` : "since nobody is there in the days after"; // prettier-ignore
     case "bed":
       return `before the bed is needed on ${sayDay(limit.neededOn, today)}`.replace("on today", "today");
   }
@@ -116,6 +118,8 @@ function wholeSentence(verdict: Verdict, words: VerdictWords): string {
       return `Leave it, it holds on: ${sayAdvice(because.advice)}. Try again ${again}.`;
     case "some ready":
       return `Take the ${crop.thins?.value ? "biggest" : "ripe ones"} today, ${shareInWords(because.share)} of them. Leave the rest${because.rest === "nearly" ? ", nearly ready" : ""}. Look again ${again}.`; // prettier-ignore
+    case "leaves wet":
+      return `Wait until the leaves are dry: wet hands carry disease. ${wholeSentence(because.rest, words)}`;
     case "some apart":
       return wholeSentence(because.rest, words);
     case "nearly":
@@ -134,12 +138,14 @@ function readySentence(
   const part = share === null ? "" : `, ${shareInWords(share)} of them`;
   const ready = `Ready${part}.`;
   const before = limit ? `, ${limit.by === "bed" ? "before the bed is needed" : sayLimit(limit, today)}` : "";
+  // Whoever comes seldom takes the small ones too: they would be giants by then.
+  const small = crop.mode === "repeat" && (limit?.by === "away" || limit?.by === "hands") ? " Take the small ones too." : ""; // prettier-ignore
   const by = kind === "take today" ? "today" : `by ${sayDay(takeBy, today)}`;
   const bigger = thin ? THINNING : "";
   if (crop.life.taking.way === "as needed" && kind === "ready" && !thin)
     return holds ? `${ready} Dig what a meal needs; the rest holds in the ground.` : `${ready} Dig what a meal needs; all of it ${by}${before}.`; // prettier-ignore
   if (holds && kind === "ready") return `${ready} It holds for two weeks and more.${bigger}`;
-  return `${ready} Take ${part ? "those" : "it"} ${by}${before}.${kind === "take today" ? "" : bigger}`;
+  return `${ready} Take ${part ? "those" : "it"} ${by}${before}.${kind === "take today" ? "" : bigger}${small}`;
 }
 
 const ENDINGS: Record<string, string> = {

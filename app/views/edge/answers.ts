@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { IsoDay, addDays } from "~/core/calendar";
+import { IsoDay, addDays, daysBetween } from "~/core/calendar";
 import { Variety, type Catalogue } from "~/core/crops";
 import {
   GardenState,
@@ -11,7 +11,7 @@ import {
   PlantingState,
   type PlantingOutlook,
 } from "~/core/garden";
-import { BedKind, nightOddsBelow } from "~/core/hazards";
+import { BedKind, CoverNight, nightOddsBelow } from "~/core/hazards";
 import { doubtRange } from "~/core/life";
 import { solvePlan } from "~/core/planner";
 import { UnitSystem } from "~/core/units";
@@ -50,7 +50,24 @@ const OnePlanting = z.object({
   forecast: GardenState.shape.forecast.default([]),
   forecastError: GardenState.shape.forecastError,
   treatments: PlantingState.shape.treatments,
+  trips: GardenState.shape.trips.default([]),
+  /** Nobody comes before that day. */
+  nextVisitOn: IsoDay.nullable().default(null),
+  covers: z.array(CoverNight.omit({ bedId: true })).default([]),
+  leavesWet: PlantingState.shape.leavesWet,
+  /** What is wanted of it now. */
+  wanted: z
+    .object({ pieces: z.number().positive().max(100_000), grams: z.number().positive().max(1_000_000) })
+    .partial()
+    .optional(),
 });
+
+/** Days after today on which nobody comes. */
+function daysUntil({ today, nextVisitOn }: z.infer<typeof OnePlanting>): IsoDay[] {
+  if (!nextVisitOn) return [];
+  const days = Math.min(60, daysBetween(today, nextVisitOn) - 1);
+  return Array.from({ length: Math.max(0, days) }, (_, n) => addDays(today, n + 1));
+}
 
 const ONLY = "the variety";
 
@@ -82,6 +99,7 @@ function gardenOf(one: z.infer<typeof OnePlanting>, catalogue: Catalogue): Garde
         schoolOption: one.school,
         counts: one.counts,
         forSeed: one.forSeed,
+        leavesWet: one.leavesWet,
         bedNeededOn: one.bedNeededOn,
         treatments: one.treatments,
       },
@@ -91,11 +109,11 @@ function gardenOf(one: z.infer<typeof OnePlanting>, catalogue: Catalogue): Garde
     timeZone: "UTC",
     hours: [],
     forecastError: one.forecastError,
-    covers: [],
+    covers: one.covers.map((c) => ({ ...c, bedId: "bed" })),
     minutesByWeekday: Array.from({ length: 7 }, () => ({ morning: 0, midday: 0, evening: 60 })),
-    exceptions: [],
+    exceptions: daysUntil(one).map((day) => ({ day, slot: "evening", minutes: 0 })),
     busy: [],
-    trips: [],
+    trips: one.trips,
     helpers: [],
     varieties: one.variety ? [{ ...one.variety, cropId: one.crop, name: ONLY }] : [],
     schools: Object.entries(one.schools).map(([schoolId, optionId]) => ({ cropId: one.crop, schoolId, optionId })),
@@ -131,7 +149,7 @@ export function judgeAnswer(input: unknown, catalogue: Catalogue) {
     evidence: evidenceTold(planting),
     conflict: j.conflict && conflictSentence(j.conflict),
     shareReady: j.shareReady,
-    parts: plantingParts(planting, one.today),
+    parts: plantingParts(planting, one.today, one.wanted),
     growth: j.growth,
     ahead: j.ahead,
     settingRate: planting.rate ?? null,

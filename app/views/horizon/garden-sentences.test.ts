@@ -28,6 +28,7 @@ function garden(storm: { windKmh: number; rainMm: number }): GardenState {
     seasonCrop: "main" as const,
     growingYear: null,
     lengthM: null,
+    leavesWet: false,
   };
   const look = (cueId: string, readingId: string) => [{ cueId, readingId, takenOn: today }];
   return {
