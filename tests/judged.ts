@@ -24,6 +24,8 @@ export interface Situation {
   /** What ends it, after day n of the horizon. */
   threat?: { kind: Threat["kind"]; after: number; loss?: number; days?: number };
   free?: boolean[];
+  /** Days without free hands are no trip. */
+  noTrip?: boolean;
   forSeed?: boolean;
   bedNeededOn?: IsoDay;
   firstPickOn?: IsoDay;
@@ -77,6 +79,8 @@ function judgementOf(s: Situation) {
     survival: { sound, threats },
     rain: { soakedDaysAgo: s.soakedDaysAgo ?? null, dryRun: s.dryRun ?? DRY.dryRun },
     handsFree: s.free ?? new Array<boolean>(HORIZON).fill(true),
+    // Nobody there means a trip, unless told otherwise.
+    ...(s.free && s.noTrip !== true ? { away: s.free.map((free) => !free) } : {}),
     packetHighDays: crop.packet.high,
     ...(s.forSeed ? { forSeed: true } : {}),
     bedNeededOn: s.bedNeededOn ?? null,

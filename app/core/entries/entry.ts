@@ -75,6 +75,12 @@ export const LookBody = z.object({
     .min(1, "At least one was looked at.")
     .max(1000, "At most 1000.")
     .optional(),
+  /** Share of the pieces that read so; 0 takes that reading back, the others of the day stay. */
+  share: z
+    .number("Say what share of them, as a number.")
+    .min(0, "A share lies between none and all.")
+    .max(1, "A share lies between none and all.")
+    .optional(),
   on,
 });
 export type LookBody = z.infer<typeof LookBody>;

@@ -13,13 +13,13 @@ export const isTaken = ({ means }: Apart): boolean => means === "now" || means =
 /** How many of the pieces that stand are told apart. */
 export const apartPieces = (apart: Apart, standing: number): number => Math.min(standing, apart.pieces ?? apart.share * standing); // prettier-ignore
 
-/** Tasks of the plan for what is told apart and has to come off while the rest waits. */
+/** Tasks of the plan for what is told apart and has to come off, whatever the rest does. */
 export function apartTasks(
   { planting, bed, crop, bans, judgement: { verdict }, terms }: TakingTerms,
   standing: number,
 ): TaskPart[] {
   // prettier-ignore
-  if (verdict.because.why !== "some apart") return [];
+  if (verdict.kind === "seed" || verdict.kind === "stop") return [];
   return verdict.apart.filter(isTaken).map((apart, k) => {
     const n = apartPieces(apart, standing);
     const minutes = minutesFor(crop, n);

@@ -1,6 +1,7 @@
 import { plantsOf } from "../life";
 import { verdictParts, type VerdictPart } from "../readiness";
 import type { IsoDay } from "../calendar";
+import { apartPieces } from "./apart-tasks";
 import type { PlantingOutlook } from "./planting-outlook";
 
 /** A part of a planting with how much of it there is. */
@@ -46,7 +47,7 @@ function piecesOf(
 ): number | null {
   // prettier-ignore
   const apart = judgement.verdict.apart.find((a) => a.reading === part.reading);
-  if (apart) return apart.pieces ?? apart.share * standing;
+  if (apart) return apartPieces(apart, Math.max(standing, apart.pieces ?? 0));
   if (crop.mode === "once" || part.act === "take what a meal needs") return part.share * standing;
   return part.act === "leave" || part.act === "look" ? null : now;
 }

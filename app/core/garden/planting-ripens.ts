@@ -2,7 +2,7 @@ import { addDays, dayNumber, daysBetween, type IsoDay } from "../calendar";
 import { ripening, settingRate, type Ripening, type SettingRate } from "../cropping";
 import { BED_CLIMATES } from "../hazards";
 import { bearingOf, cropShare, plantsOf, yearShare } from "../life";
-import { readyOddsOn } from "../readiness";
+import { readyOddsOn, tellsHowFar } from "../readiness";
 import { firstPickOf, lastSeenBearing } from "./bearing-seen";
 import type { GardenSky } from "./garden-sky";
 import type { OfferTerms } from "./planting-offer";
@@ -37,10 +37,10 @@ export function ripeningOf(terms: OfferTerms): PlantingRipens | undefined {
 const LATELY = { days: 2, fadesOver: 1.5 } as const;
 
 /** P(the first piece was ready by a day of the track): by heat and looks; lately, where somebody keeps looking. */
-function beganBy({ planting, dev, assessment, sky }: OfferTerms): (trackDay: number) => number {
+function beganBy({ dev, assessment, sky }: OfferTerms): (trackDay: number) => number {
   if (dev.cycle === "again") return () => 1;
   const by = (at: number) => readyOddsOn(dev, assessment.belief.posterior, addDays(sky.track.from, at));
-  const looked = planting.looks.map((l) => l.takenOn).sort().at(-1); // prettier-ignore
+  const looked = assessment.looks.filter(tellsHowFar).map((l) => l.takenOn).sort().at(-1); // prettier-ignore
   if (!looked) return by;
   const day = daysBetween(sky.track.from, looked);
   return (at) => {

@@ -1,4 +1,4 @@
-export { gardener, measureSize, readableCues, readCue, type Gardener } from "./read-cue";
+export { gardener, measureSize, readableCues, readCue, readPiece, type Gardener } from "./read-cue";
 export { trueHeat, trueWeather, type TrueDay } from "./true-climate";
 export { bearTruly, readyPieces, type TrueCrop } from "./true-crop";
 export {

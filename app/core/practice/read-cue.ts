@@ -53,10 +53,15 @@ export function readableCues(crop: Crop): Cue[] {
 
 /** What a person reads of a cue on a day, errors and all. */
 export function readCue(person: Gardener, plant: TruePlanting, cue: Cue, day: IsoDay): Reading {
+  return readPiece(person, plant, cue, developmentOn(plant, day));
+}
+
+/** The same of a piece that has come to a development of its own. */
+export function readPiece(person: Gardener, plant: TruePlanting, cue: Cue, u: number): Reading {
   const { uniform, bias } = person;
   const own = bias.get(cue.id) ?? ERROR[cue.weight].bias * normalDraw(uniform);
   bias.set(cue.id, own);
-  const seen = trueState(plant, developmentOn(plant, day)) + own + ERROR[cue.weight].reading * normalDraw(uniform);
+  const seen = trueState(plant, u) + own + ERROR[cue.weight].reading * normalDraw(uniform);
   const steps = spans(cue)!;
   let at = steps.findIndex((s) => seen < s.until);
   if (uniform() < SLIPS) at = Math.min(steps.length - 1, Math.max(0, at + (uniform() < 0.5 ? -1 : 1)));

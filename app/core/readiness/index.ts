@@ -1,6 +1,6 @@
 export { ageOn } from "./cold-age";
 export { development, stageCoordinate, windowSchool, type Development, type DevelopmentInput } from "./development";
-export { cueScale, readingLikelihood } from "./likelihood";
+export { cueScale, readingLikelihood, tellsHowFar } from "./likelihood";
 export { assess, judge, type Assessment, type JudgeInput, type Judgement } from "./judge";
 export { indoorRipeningDays } from "./indoors";
 export { firstPickSays, learntFrom, type FirstPick, type Learnt } from "./learning";

@@ -10,7 +10,7 @@ import { settledBy } from "./settled";
 import { isShared } from "./shared-looks";
 import { toldShares } from "./told-shares";
 import { growthOf, type GrowthSeen } from "./growth";
-import { cueScale, STAGE_OF } from "./likelihood";
+import { STAGE_OF, tellsHowFar } from "./likelihood";
 import { knownLooks, type KnownLook, type Look } from "./look";
 import { tellingCues, type TellingCue } from "./next-looks";
 import { beliefAfter, shareBeyond, type Belief } from "./posterior";
@@ -110,7 +110,7 @@ export function judge(input: JudgeInput): Judgement {
   const odds = oddsOn(stages, today);
   const flags = flagsOf(looks, input.pieces, today);
   const told = toldShares(looks, today);
-  const telling = looks.filter(isTelling);
+  const telling = looks.filter(tellsHowFar);
   const believed = shareBeyond(belief, thermalSumOn(dev.thermal, today), dev.prime.opens, dev.pieces.lag);
   const shareReady = told?.ready ?? believed;
   const verdict = verdictOf({
@@ -159,10 +159,6 @@ export function judge(input: JudgeInput): Judgement {
 
 /** A day that brings less than this share of the heat of the warmest usual day is no growing day: our judgement. */
 const GROWING_SHARE = 0.25;
-
-/** Whether a look says how far it is: a bite, or a green leaf, does not. */
-const isTelling = ({ cue, readingId, measuredMm }: KnownLook) =>
-  measuredMm !== undefined || (cueScale(cue)?.readingIds.includes(readingId) ?? false);
 
 /** A decisive look that says ready, and none beside it that says less. */
 function isSeenReady(looks: readonly KnownLook[]): boolean {

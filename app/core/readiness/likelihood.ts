@@ -91,6 +91,20 @@ export function readingLikelihood(scale: CueScale, reading: number, sigma: numbe
   return Math.max(1e-12, atLeast - above(scale.borders[reading], 0));
 }
 
+/** Whether a look says how far a crop is: a bite, or a clean leaf, does not. */
+export function tellsHowFar({
+  cue,
+  readingId,
+  measuredMm,
+}: {
+  cue: Cue;
+  readingId: string;
+  measuredMm?: number | undefined;
+}): boolean {
+  // prettier-ignore
+  return measuredMm !== undefined || (cueScale(cue)?.readingIds.includes(readingId) ?? false);
+}
+
 /** Stage coordinates at which likelihoods are tabled. */
 export const SIGMA = { low: -1.5, high: 4.5, step: 0.04, count: 151 } as const;
 

@@ -1,4 +1,5 @@
-import { and, isNotNull, sql } from "drizzle-orm";
+import { and, eq, isNotNull, isNull, sql } from "drizzle-orm";
+import { groupBy } from "es-toolkit";
 import type { Db } from "../db.server";
 import { countSeen, look, seasonEnd, type LookRow } from "../schema/index.server";
 
@@ -8,9 +9,20 @@ export type CountRow = typeof countSeen.$inferSelect;
 const ofOpen = (seasonId: typeof look.seasonId | typeof countSeen.seasonId) =>
   sql`${seasonId} not in (select ${seasonEnd.seasonId} from ${seasonEnd} where ${seasonEnd.withdrawnAt} is null)`;
 
-/** Looks of the seasons that are open. */
-export function openLooks(db: Db): (LookRow & { readingId: string })[] {
-  return db.select().from(look).where(and(isNotNull(look.readingId), ofOpen(look.seasonId))).all() as (LookRow & { readingId: string })[]; // prettier-ignore
+type StandingLook = LookRow & { readingId: string };
+
+/** Looks of the seasons that are open, as they stand: one answer a cue and day, or several with their shares. */
+export function openLooks(db: Db): StandingLook[] {
+  const byDay = groupBy(db.select().from(look).where(ofOpen(look.seasonId)).all(), (l) => `${l.seasonId} ${l.cueId} ${l.takenOn}`); // prettier-ignore
+  return Object.values(byDay).flatMap(standing);
+}
+
+/** The answers of a cue and day that stand: the plain one, or the shares told since. */
+function standing(rows: LookRow[]): StandingLook[] {
+  const plain = rows.find((l) => l.share === null);
+  const shared = rows.filter((l) => l.share !== null && (!plain || l.takenAt > plain.takenAt));
+  const held = shared.length > 0 ? shared.filter((l) => l.share! > 0) : plain ? [plain] : [];
+  return held.filter((l): l is StandingLook => l.readingId !== null);
 }
 
 /** Counts of the seasons that are open. */
@@ -18,17 +30,30 @@ export function openCounts(db: Db): CountRow[] {
   return db.select().from(countSeen).where(ofOpen(countSeen.seasonId)).all();
 }
 
-/** Writes a look down; of two answers to one cue on one day the later holds, whichever came first. */
-export function saveLook(db: Db, row: Omit<LookRow, "id">): void {
-  const { readingId, takenAt, sampleOf, measuredMm } = row;
-  db.insert(look)
-    .values({ id: crypto.randomUUID(), ...row })
-    .onConflictDoUpdate({
-      target: [look.seasonId, look.cueId, look.takenOn],
-      set: { readingId, takenAt, sampleOf, measuredMm },
-      setWhere: sql`excluded.taken_at >= ${look.takenAt}`,
-    })
-    .run();
+/**
+ * Writes a look down; of two plain answers to one cue on one day the later holds, whichever came first, and so it does
+ * of two shares of one reading. Call it within a transaction.
+ */
+export function saveLook(
+  db: Db,
+  { share = null, ...row }: Omit<LookRow, "id" | "share"> & { share?: number | null },
+): void {
+  const same = and(
+    eq(look.seasonId, row.seasonId),
+    eq(look.cueId, row.cueId),
+    eq(look.takenOn, row.takenOn),
+    share === null ? isNull(look.share) : and(isNotNull(look.share), eq(look.readingId, row.readingId ?? "")),
+  );
+  const before = db.select().from(look).where(same).get();
+  if (!before)
+    db.insert(look)
+      .values({ id: crypto.randomUUID(), ...row, share })
+      .run();
+  else if (row.takenAt >= before.takenAt)
+    db.update(look)
+      .set({ ...row, share })
+      .where(eq(look.id, before.id))
+      .run();
 }
 
 /** Writes a count down; the later of a day holds. */

@@ -1,7 +1,10 @@
-import { integer, real, sqliteTable, text, uniqueIndex } from "drizzle-orm/sqlite-core";
+import { index, integer, real, sqliteTable, text, uniqueIndex } from "drizzle-orm/sqlite-core";
 import { season } from "./beds.server";
 
-/** A cue read at a planting; one answer per cue and day, the latest; one that was taken back has no reading. */
+/**
+ * A cue read at a planting: one answer per cue and day, the latest, which has no reading once it was taken back; or
+ * several side by side, each with the share of the pieces that read so (0: not any more).
+ */
 export const look = sqliteTable(
   "look",
   {
@@ -17,8 +20,10 @@ export const look = sqliteTable(
     sampleOf: integer(),
     /** The measurement behind a reading of size, mm. */
     measuredMm: real(),
+    /** Share of the pieces that read so; empty where nobody said of how many. */
+    share: real(),
   },
-  (t) => [uniqueIndex("look_once_a_day").on(t.seasonId, t.cueId, t.takenOn)],
+  (t) => [index("look_day").on(t.seasonId, t.cueId, t.takenOn)],
 );
 
 /** Something counted at a planting: ready pieces in all, or leaves on a usual plant. */

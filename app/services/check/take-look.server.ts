@@ -8,9 +8,12 @@ import type { EntryDay } from "../entries/entry-day.server";
 import { applied, refused, type Applied } from "../entries/applied";
 import { cropOfPlanting } from "../garden/household-crops.server";
 
-/** Writes what was seen; of two answers to one cue on one day the later holds, an empty one takes it back. */
+/**
+ * Writes what was seen; of two answers to one cue on one day the later holds, an empty one takes it back. Told of a
+ * share, readings stand side by side.
+ */
 export function takeLook(db: Db, entry: Extract<Entry, { kind: "look" }>, { day }: EntryDay): Applied {
-  const { plantingId, cueId, measuredMm, sampleOf } = entry;
+  const { plantingId, cueId, measuredMm, sampleOf, share } = entry;
   const target = plantingById(db, plantingId);
   const season = target && seasonFor(db, plantingId, day);
   if (!target || !season) return refused({ look: "This planting is no longer there." });
@@ -24,6 +27,6 @@ export function takeLook(db: Db, entry: Extract<Entry, { kind: "look" }>, { day 
   const reading =
     measuredMm === undefined ? cue.readings.find((r) => r.id === entry.readingId) : readingOfSize(cue, measuredMm);
   if (!reading) return refused({ look: "That is not a look this crop knows." });
-  saveLook(db, { ...taken, readingId: reading.id, measuredMm: measuredMm ?? null, sampleOf: sampleOf ?? null });
+  saveLook(db, { ...taken, readingId: reading.id, measuredMm: measuredMm ?? null, sampleOf: sampleOf ?? null, share: share ?? null }); // prettier-ignore
   return applied;
 }

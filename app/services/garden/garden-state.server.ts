@@ -137,13 +137,14 @@ function isKnown(crop: Crop, { cueId, readingId }: Pick<LookRow, "cueId" | "read
 }
 
 /** A look as the core wants it: what was not given is left out. */
-function seenOf({ cueId, readingId, takenOn, sampleOf, measuredMm }: LookRow & { readingId: string }) {
+function seenOf({ cueId, readingId, takenOn, sampleOf, measuredMm, share }: LookRow & { readingId: string }) {
   return {
     cueId,
     readingId,
     takenOn,
     ...(sampleOf === null ? {} : { sampleOf }),
     ...(measuredMm === null ? {} : { measuredMm }),
+    ...(share === null ? {} : { share }),
   };
 }
 

@@ -5,6 +5,7 @@ import type { CheckView } from "~/views/check/check-view";
 import type { CueView } from "~/views/check/cue-view";
 import type { UnitSystem } from "~/core/units";
 import { CountPanel } from "./CountPanel";
+import { ShareRow, restOf } from "./ShareRow";
 import { MeasureSize } from "./MeasureSize";
 import type { LookDetail } from "./useLooks";
 import { Bar, Chip, Quiet, QuietSpan } from "~/ui/theme/parts";
@@ -40,6 +41,8 @@ export function CuePanel({ view, units, tapped, onTap, onCount }: CuePanelProps)
       cue={cue}
       units={units}
       chosen={answered(cue) ?? ""}
+      several={view.several}
+      onShare={(readingId, share) => onTap(cue.id, readingId, { share })}
       onTap={(readingId, measuredMm) => onTap(cue.id, readingId, { sampleOf, ...(measuredMm ? { measuredMm } : {}) })}
     />
   );
@@ -73,11 +76,23 @@ interface CueButtonsProps {
   cue: CueView;
   units: UnitSystem;
   chosen: string;
+  /** It has several pieces, which may differ. */
+  several: boolean;
+  onShare: (readingId: string, share: number) => void;
   onTap: (readingId: string, measuredMm?: number) => void;
 }
 
-function CueButtons({ cue, units, chosen, onTap }: CueButtonsProps) {
-  const advice = cue.readings.find((r) => r.id === chosen)?.advice;
+function CueButtons({ cue, units, chosen, several, onTap, onShare }: CueButtonsProps) {
+  const mixed = cue.mix.length > 0;
+  const [last, setLast] = useState("");
+  const isIn = (id: string) => (mixed ? cue.mix.some((m) => m.readingId === id) : chosen === id);
+  const asked = isIn(last) ? last : mixed ? (cue.mix.at(-1)?.readingId ?? "") : chosen;
+  const tap = (id: string) => {
+    setLast(id);
+    if (!mixed) onTap(chosen === id ? "" : id);
+    else onShare(id, isIn(id) ? 0 : Math.max(0.02, restOf(cue.mix, id)));
+  };
+  const advice = cue.readings.find((r) => r.id === asked)?.advice;
   return (
     <chakra.fieldset border="none" padding="0" margin="0" minWidth="0">
       <chakra.legend padding="0" fontWeight="700" fontSize="1.08rem">
@@ -92,14 +107,9 @@ function CueButtons({ cue, units, chosen, onTap }: CueButtonsProps) {
       )}
       <Box display="grid" gridTemplateColumns="repeat(auto-fit, minmax(104px, 1fr))" gap="8px" marginTop="8px">
         {cue.readings.map((r) => (
-          <Chip
-            key={r.id}
-            size="large"
-            aria-pressed={chosen === r.id}
-            onClick={() => onTap(chosen === r.id ? "" : r.id)}
-          >
+          <Chip key={r.id} size="large" aria-pressed={isIn(r.id)} onClick={() => tap(r.id)}>
             <chakra.span display="block">
-              {chosen === r.id && <span aria-hidden>✓ </span>}
+              {isIn(r.id) && <span aria-hidden>✓ </span>}
               {r.everyday ?? r.text}
             </chakra.span>
             {r.everyday && (
@@ -110,6 +120,9 @@ function CueButtons({ cue, units, chosen, onTap }: CueButtonsProps) {
           </Chip>
         ))}
       </Box>
+      {several && asked !== "" && (
+        <ShareRow key={cue.mix.length > 0 ? "mixed" : asked} cue={cue} readingId={asked} onShare={onShare} />
+      )}
       {advice && (
         <chakra.p margin="6px 0 0" fontWeight="700">
           {advice.charAt(0).toUpperCase() + advice.slice(1)}.

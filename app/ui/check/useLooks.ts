@@ -6,6 +6,8 @@ import { useOutbox } from "~/ui/outbox/OutboxProvider";
 export interface LookDetail {
   sampleOf?: number;
   measuredMm?: number;
+  /** Share of the pieces that read so; 0 takes that reading back. */
+  share?: number;
 }
 
 /** Sends each tap at once and shows it as chosen meanwhile; without signal it is kept and sent later. */
@@ -26,8 +28,10 @@ export function useLooks(plantingId: string, crop: string) {
     tapped,
     pending: sending > 0,
     note,
-    tap: (cueId: string, readingId: string, { sampleOf, measuredMm }: LookDetail = {}) => {
-      setTapped((before) => ({ ...before, [cueId]: readingId }));
+    tap: (cueId: string, readingId: string, { sampleOf, measuredMm, share }: LookDetail = {}) => {
+      // Of shares the server's answer shows how they stand side by side.
+      if (share === undefined) setTapped((before) => ({ ...before, [cueId]: readingId }));
+      else setTapped(({ [cueId]: _, ...others }) => others);
       return sendNow(
         {
           kind: "look",
@@ -36,6 +40,7 @@ export function useLooks(plantingId: string, crop: string) {
           readingId: readingId || null,
           ...(sampleOf && sampleOf > 1 ? { sampleOf } : {}),
           ...(measuredMm ? { measuredMm } : {}),
+          ...(share === undefined ? {} : { share }),
         },
         `${crop}: a look`,
       );

@@ -48,6 +48,8 @@ function whatItIs(p: PlantingOutlook, { today, units }: Planned) {
     bed: bed.name,
     plants: plantsOf(crop, planting),
     stand: sayStand(planting, units),
+    /** Its pieces may differ. */
+    several: crop.mode !== "once" || plantsOf(crop, planting) * crop.piecesPerPlant.value > 1,
     started: sayStart({ ...planting, startedTo: null }, today),
     counted: isCounted(crop),
     countable: crop.mode === "repeat" ? { ready: true, leaves: Boolean(crop.leavesStay) } : null,
@@ -100,12 +102,17 @@ function planWords({ outlook, today, units }: Planned, p: PlantingOutlook, { day
 
 function whatToLookFor({ crop, planting, judgement: j }: PlantingOutlook, { today, units }: Planned) {
   const byDay = [...planting.looks].sort((a, b) => a.takenOn.localeCompare(b.takenOn));
-  const readToday = new Map(byDay.filter((l) => l.takenOn === today).map((l) => [l.cueId, l]));
+  const ofToday = byDay.filter((l) => l.takenOn === today);
+  const readToday = new Map(ofToday.map((l) => [l.cueId, l]));
   const earlier = new Map(byDay.filter((l) => l.takenOn < today).map((l) => [l.cueId, l]));
   const gain = new Map(j.nextLooks.map((n) => [n.cue.id, n.bits]));
   const order = [...j.nextLooks.map((n) => n.cue), ...crop.cues.filter((c) => readToday.has(c.id))];
   const cues = order.map((cue) =>
-    cueView(crop, cue, { units, today }, gain.get(cue.id) ?? 0, readToday.get(cue.id), earlier.get(cue.id)),
+    cueView(crop, cue, { units, today }, gain.get(cue.id) ?? 0, {
+      now: readToday.get(cue.id),
+      before: earlier.get(cue.id),
+      mix: ofToday.filter((l) => l.cueId === cue.id && l.share !== undefined),
+    }),
   );
   const telling = cues.filter((c) => c.bits >= TELLING_BITS).length;
   return {

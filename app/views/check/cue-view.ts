@@ -13,8 +13,7 @@ export function cueView(
   cue: Cue,
   { units, today }: { units: UnitSystem; today: IsoDay },
   bits: number,
-  now: Look | undefined,
-  before: Look | undefined,
+  { now, before, mix }: { now: Look | undefined; before: Look | undefined; mix: readonly Look[] },
 ) {
   const along = cue.across;
   return {
@@ -24,6 +23,8 @@ export function cueView(
     standing: cue.standing.line,
     bits,
     chosen: now?.readingId ?? null,
+    /** Readings that stand side by side today, with the share of the pieces that each is true of. */
+    mix: mix.map((l) => ({ readingId: l.readingId, share: l.share ?? 1 })),
     measured: now?.measuredMm ?? null,
     sampleOf: now?.sampleOf ?? 1,
     before: before
