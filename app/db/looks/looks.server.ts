@@ -13,15 +13,19 @@ type StandingLook = LookRow & { readingId: string };
 
 /** Looks of the seasons that are open, as they stand: one answer a cue and day, or several with their shares. */
 export function openLooks(db: Db): StandingLook[] {
-  const byDay = groupBy(db.select().from(look).where(ofOpen(look.seasonId)).all(), (l) => `${l.seasonId} ${l.cueId} ${l.takenOn}`); // prettier-ignore
+  const byDay = groupBy(db.select().from(look).where(ofOpen(look.seasonId)).orderBy(look.takenAt, sql`rowid`).all(), (l) => `${l.seasonId} ${l.cueId} ${l.takenOn}`); // prettier-ignore
   return Object.values(byDay).flatMap(standing);
 }
 
-/** The answers of a cue and day that stand: the plain one, or the shares told since. */
+/**
+ * The answers of a cue and day that stand: the plain one, or the shares told since.
+ *
+ * @param rows - in the order in which they were told
+ */
 function standing(rows: LookRow[]): StandingLook[] {
-  const plain = rows.find((l) => l.share === null);
-  const shared = rows.filter((l) => l.share !== null && (!plain || l.takenAt > plain.takenAt));
-  const held = shared.length > 0 ? shared.filter((l) => l.share! > 0) : plain ? [plain] : [];
+  const plainAt = rows.findIndex((l) => l.share === null);
+  const since = rows.slice(plainAt + 1);
+  const held = since.length > 0 ? since.filter((l) => l.share! > 0) : rows.slice(plainAt);
   return held.filter((l): l is StandingLook => l.readingId !== null);
 }
 
@@ -45,15 +49,11 @@ export function saveLook(
     share === null ? isNull(look.share) : and(isNotNull(look.share), eq(look.readingId, row.readingId ?? "")),
   );
   const before = db.select().from(look).where(same).get();
-  if (!before)
-    db.insert(look)
-      .values({ id: crypto.randomUUID(), ...row, share })
-      .run();
-  else if (row.takenAt >= before.takenAt)
-    db.update(look)
-      .set({ ...row, share })
-      .where(eq(look.id, before.id))
-      .run();
+  if (before && row.takenAt < before.takenAt) return;
+  // Of the same moment the one that comes in later holds: it is written anew.
+  if (before) db.delete(look).where(eq(look.id, before.id)).run();
+  const id = crypto.randomUUID();
+  db.insert(look).values({ id, ...row, share }).run(); // prettier-ignore
 }
 
 /** Writes a count down; the later of a day holds. */

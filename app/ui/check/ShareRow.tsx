@@ -53,8 +53,9 @@ export function ShareRow({ cue, readingId, onShare }: ShareRowProps) {
       ))}
       {cue.mix.length > 0 && (
         <QuietSpan width="100%" aria-live="polite">
-          {cue.mix.map((m) => `${text(m.readingId)}: ${say(m.share)}`).join(" · ")}
-          {told < 1 - SAME ? " · tap what the rest is" : ""}
+          {cue.mix.length > 1 && cue.mix.map((m) => `${text(m.readingId)}: ${say(m.share)}`).join(" · ")}
+          {told < 1 - SAME &&
+            (cue.mix.length > 1 ? " · tap what the rest is" : "Tap above what the rest is, if you saw it.")}
         </QuietSpan>
       )}
     </Bar>

@@ -28,7 +28,7 @@ function shareTold({ crop, judgement: j }: PlantingOutlook, { units, today }: Pl
   if (said || shareReady < 0.05 || shareReady >= 0.9 || readyOrPast < 0.2) return [];
   const share = shareInWords(shareReady);
   return [
-    j.evidence.length > 0
+    j.evidence.some((e) => Math.abs(e.moved) > 0.001)
       ? `${capital(share)} of the ${crop.piece.many} are ready.`
       : `By the heat so far, ${share} of the ${crop.piece.many} should be ready.`,
   ];
