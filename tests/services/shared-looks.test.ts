@@ -24,7 +24,7 @@ test("readings with their shares stand side by side; a share told again replaces
   read(db, "12_19", 0.67);
   expect(standing(db)).toEqual([["20_35", 0.33], ["12_19", 0.67]]); // prettier-ignore
   read(db, "20_35", 0.5);
-  expect(standing(db)).toEqual([["20_35", 0.5], ["12_19", 0.67]]); // prettier-ignore
+  expect(standing(db)).toEqual([["12_19", 0.67], ["20_35", 0.5]]); // prettier-ignore
   read(db, "20_35", 0);
   expect(standing(db)).toEqual([["12_19", 0.67]]);
 });

@@ -1,5 +1,5 @@
 import { daysBetween, type IsoDay } from "../calendar";
-import { cueScale, STAGE_OF } from "./likelihood";
+import { STAGE_OF, tellsHowFar } from "./likelihood";
 import type { KnownLook } from "./look";
 import { isShared } from "./shared-looks";
 
@@ -25,21 +25,24 @@ const WEIGHTS = { decisive: 0, strong: 1, weak: 2 } as const;
  * @returns undefined where no look of the last days says of how many it speaks
  */
 export function toldShares(looks: readonly KnownLook[], today: IsoDay): ToldShares | undefined {
-  const shared = looks.filter((l) => isShared(l) && daysBetween(l.takenOn, today) <= FRESH_DAYS && stateOf(l));
+  const shared = looks.filter((l) => isShared(l) && daysBetween(l.takenOn, today) <= FRESH_DAYS && tellsHowFar(l));
   const lead = [...shared].sort(
     (a, b) => b.takenOn.localeCompare(a.takenOn) || WEIGHTS[a.cue.weight] - WEIGHTS[b.cue.weight],
   )[0];
   if (!lead) return undefined;
   const told: ToldShares = { early: 0, nearly: 0, ready: 0 };
-  for (const l of shared) if (l.cueId === lead.cueId && l.takenOn === lead.takenOn) told[stateOf(l)!] += l.share!;
+  let past = 0;
+  for (const l of shared) {
+    if (l.cueId !== lead.cueId || l.takenOn !== lead.takenOn) continue;
+    const state = STATES[STAGE_OF[l.reading.means]!];
+    if (state) told[state] += l.share!;
+    else past += l.share!;
+  }
   const sum = told.early + told.nearly + told.ready;
-  if (sum < 1) told[told.ready > 0 && told.early === 0 ? "nearly" : "early"] += 1 - sum;
-  else for (const state of STATES) told[state] /= sum;
+  if (sum === 0) return undefined;
+  const left = 1 - past;
+  if (sum < left) told[told.ready > 0 && told.early === 0 ? "nearly" : "early"] += left - sum;
+  const whole = told.early + told.nearly + told.ready;
+  for (const state of STATES) told[state] /= whole;
   return told;
-}
-
-/** The state that a reading of a ripeness scale speaks of; none of what is past. */
-function stateOf({ cue, readingId, reading }: KnownLook): keyof ToldShares | undefined {
-  if (!cueScale(cue)?.readingIds.includes(readingId)) return undefined;
-  return STATES[STAGE_OF[reading.means]!];
 }
