@@ -17,6 +17,8 @@ import { normalDraw, seeded } from "~/core/statistics";
 import { BED_CLIMATES } from "~/core/hazards";
 import { dailyDegreeDays, type ClimateNormals } from "~/core/weather";
 import { amountsTold } from "./truth-amounts";
+import fc from "fast-check";
+import { conflicts, garden } from "../tests/random-gardens";
 import { LATER_DAYS, shareErrors } from "./truth-shares";
 import {
   TRUTH_CROPS,
@@ -199,6 +201,11 @@ console.log(`coverage by scatter: ${Object.entries(coverageByScatter).map(([n, b
 
 console.log(`share ready after one look at shares: mean error ${mean(shares.now).toFixed(3)}, ${LATER_DAYS} days later ${mean(shares.later).toFixed(3)}, ${shares.now.length} looks`); // prettier-ignore
 
+/** Random gardens in which verdict and plan are held against each other. */
+const GARDENS = 300;
+const conflicting = fc.sample(garden, { numRuns: GARDENS, seed: BASE }).flatMap(conflicts);
+for (const said of conflicting.slice(0, 10)) console.log(said);
+
 const amounts = amountsTold(BASE, EACH, normals);
 for (const [id, r] of amounts.byCrop) console.log(`${id.padEnd(16)} expected ÷ true: first pick ${median(r.first).toFixed(2)}, after three ${median(r.later).toFixed(2)}`); // prettier-ignore
 const p90 = (xs: readonly number[]) => [...xs].sort((a, b) => a - b)[Math.floor(xs.length * 0.9)] ?? NaN;
@@ -275,6 +282,8 @@ console.log(
     coverage80: mean([...total.covered.none, ...total.covered.two]),
     coverageUsual: coverageByScatter.usual!.share,
     coverageByScatter,
+    verdictPlanConflicts: conflicting.length,
+    verdictPlanGardens: GARDENS,
     shareError: mean(shares.now),
     shareErrorLater: mean(shares.later),
     shareLooks: shares.now.length,

@@ -1,8 +1,9 @@
 import { expect, test } from "vitest";
+import { allBeds } from "~/db/beds/beds.server";
 import { openLooks } from "~/db/looks/looks.server";
 import { plannedGarden } from "~/services/garden/planned-garden.server";
 import { checkView } from "~/views/check/check-view";
-import { send, smallGarden } from "./garden-fixture";
+import { plant, send, smallGarden } from "./garden-fixture";
 
 const read = (db: ReturnType<typeof smallGarden>["db"], readingId: string | null, share?: number, at?: string) =>
   send(
@@ -74,4 +75,19 @@ test("the check shows the mix, says both parts, and offers the ripe part to the 
 test.each([-0.1, 1.5, "half"])("a share of %s is refused in a sentence", (share) => {
   const { db } = smallGarden();
   expect(JSON.stringify(read(db, "20_35", share as never))).toMatch(/share|between none and all/i);
+});
+
+test("a count is a look: four of twelve heads counted ready are taken, the rest waits", () => {
+  const { db, garden } = smallGarden();
+  plant(
+    db,
+    allBeds(db)[0]!.id,
+    { id: "heads", cropId: "lettuce_heading", plants: 12, cameBy: "planted" },
+    "2026-07-01",
+  );
+  send(db, { kind: "count", plantingId: "heads", what: "ready", number: "4" } as never);
+  const view = checkView(plannedGarden(db, garden), "heads")!;
+  expect(view.verdict).toMatch(/Take the ripe ones today, about a third of them\. Leave the rest/);
+  expect(view.expected.count).toBe(4);
+  expect(view.countable).toMatchObject({ ready: true });
 });

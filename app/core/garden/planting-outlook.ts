@@ -132,6 +132,7 @@ export function plantingOutlook(
     firstPickOn: planting.picks.map((p) => p.pickedOn).sort()[0] ?? null,
     growingYear: planting.growingYear,
     pieces,
+    counted: countedOf(crop, planting, pieces, today),
     ended: isQuiet(planting, crop, today) ? ended : 0,
     ban,
   });
@@ -148,8 +149,15 @@ export function plantingOutlook(
     ended,
     leaves: leafOffer(crop, planting, today),
     bears: setting.bears,
-    ...(ripens ? pickedAgain(taking, ripens) : takenAsWhole(taking)),
+    // What was told of the pieces of a fixed crop is planned as told, not as it should have ripened.
+    ...(ripens && !(crop.mode === "once" && judgement.verdict.because.why === "some ready") ? pickedAgain(taking, ripens) : takenAsWhole(taking)), // prettier-ignore
   };
+}
+
+/** Share counted ready today, of what is taken piece by piece as it comes; what keeps giving has its own reckoning. */
+function countedOf(crop: Crop, { counts }: PlantingState, pieces: number, today: IsoDay): number | undefined {
+  const ready = counts.findLast((c) => c.what === "ready" && c.countedOn === today);
+  return ready && crop.mode === "once" ? Math.min(1, ready.number / pieces) : undefined;
 }
 
 /** A look whose part was counted, told as a share. */

@@ -1,6 +1,7 @@
 import { plantsOf } from "../life";
 import { verdictParts, type VerdictPart } from "../readiness";
 import type { IsoDay } from "../calendar";
+import { standingPieces } from "./standing";
 import { apartPieces } from "./apart-tasks";
 import type { PlantingOutlook } from "./planting-outlook";
 
@@ -11,10 +12,6 @@ export interface PlantingPart extends VerdictPart {
   /** Plants it is about. */
   plants: number;
 }
-
-/** What is told apart stands beside the pieces of the offer. */
-const beside = ({ judgement }: PlantingOutlook) =>
-  judgement.verdict.apart.reduce((sum, a) => sum + (a.means === "early" ? 0 : a.share), 0);
 
 /** What somebody wants of it now. */
 export interface Wanted {
@@ -29,7 +26,7 @@ export interface Wanted {
 export function plantingParts(p: PlantingOutlook, today: IsoDay, wanted?: Wanted): PlantingPart[] {
   const { judgement, crop, planting, pieces } = p;
   const now = pieces[0] ?? 0;
-  const standing = now / Math.max(0.05, 1 - beside(p));
+  const standing = crop.mode === "once" ? standingPieces(crop, planting, p.bears) : now;
   const { mealGrams, way } = crop.life.taking;
   const pieceGrams = crop.pieceGrams.value;
   const wish = wanted?.pieces ?? (wanted?.grams ? wanted.grams / pieceGrams : way === "as needed" && mealGrams ? mealGrams / pieceGrams : null); // prettier-ignore

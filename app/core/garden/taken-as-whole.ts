@@ -1,12 +1,13 @@
 import { addDays, daysBetween, type IsoDay } from "../calendar";
 import { onceOffer } from "../cropping";
-import { cropShare, plantsOf, standSpread, yearShare } from "../life";
+import { standSpread } from "../life";
 import { CALL, oddsOn, type Judgement } from "../readiness";
 import { trackIndex } from "../weather";
 import { apartPieces, apartTasks } from "./apart-tasks";
 import { minutesFor, roomFor } from "./pick-effort";
 import { EFFORT_PER_MINUTE } from "./plan-problem";
 import type { PlantingOffer, TakingTerms, TaskPart } from "./planting-offer";
+import { standingPieces } from "./standing";
 
 /** A crop too big for a day's hands is lifted in so many parts at most, each at most this share of a usual day. */
 const MOST_PARTS = 6;
@@ -17,9 +18,7 @@ const MEAL = { everyDays: 3.5, most: 4, leftWorth: 0.5 } as const;
 /** What is lifted at once, or bit by bit as needed: tasks that come once each. */
 export function takenAsWhole(terms: TakingTerms): PlantingOffer {
   const { planting, crop, judgement, risk, sky, bears } = terms;
-  const taken = planting.picks.reduce((sum, p) => sum + p.pieces, 0);
-  const share = cropShare(crop, planting.seasonCrop) * yearShare(crop, planting.growingYear);
-  const standing = Math.max(0, plantsOf(crop, planting) * crop.piecesPerPlant.value * share * bears.factor - taken);
+  const standing = standingPieces(crop, planting, bears);
   const apart = judgement.verdict.apart.filter((a) => a.means !== "early");
   const left = Math.max(0, standing - apart.reduce((sum, a) => sum + apartPieces(a, standing), 0));
   const sound = risk.sound.map((s, n) => s * (1 - terms.dead(trackIndex(sky.track, sky.today) + n)));

@@ -36,11 +36,19 @@ export function conflictAmong(looks: readonly KnownLook[]): Conflict | null {
       if (less.takenOn !== more.takenOn) continue;
       if (STAGE_OF[more.reading.means]! - STAGE_OF[less.reading.means]! < 2) continue;
       const opened = [less, more].filter((l) => l.cue.kind === "sample");
-      const overruled = opened.length === 1 ? (opened[0] === less ? more : less) : undefined;
+      const overruled = opened.length === 1 ? (opened[0] === less ? more : less) : byAnother(telling, less, more);
       const stands = !overruled && less.cue.weight === "decisive" && more.cue.weight === "decisive";
       return { less, more, overruled, stands };
     }
   return null;
+}
+
+/** Two looks from outside are settled by a piece that was opened or tasted that day: what lies further from it gives way. */
+function byAnother(telling: readonly KnownLook[], less: KnownLook, more: KnownLook): KnownLook | undefined {
+  const opened = telling.find((l) => l.cue.kind === "sample" && l.takenOn === less.takenOn && l !== less && l !== more);
+  if (!opened) return undefined;
+  const off = (l: KnownLook) => Math.abs(STAGE_OF[l.reading.means]! - STAGE_OF[opened.reading.means]!);
+  return off(less) > off(more) ? less : more;
 }
 
 /** What the two looks say. */

@@ -8,7 +8,7 @@ import { evidenceOf, type Evidence } from "./evidence";
 import { flagsOf } from "./flags";
 import { settledBy } from "./settled";
 import { isShared } from "./shared-looks";
-import { toldShares } from "./told-shares";
+import { countedShares, toldShares } from "./told-shares";
 import { growthOf, type GrowthSeen } from "./growth";
 import { STAGE_OF, tellsHowFar } from "./likelihood";
 import { knownLooks, type KnownLook, type Look } from "./look";
@@ -99,6 +99,8 @@ export interface JudgeInput {
   ended?: number;
   /** How many pieces it has, so that what is read of one speaks of one; left out: every look speaks of all. */
   pieces?: number;
+  /** Share of the pieces that were counted ready today. */
+  counted?: number | undefined;
   /** A treatment that keeps it from being picked. */
   ban?: PickBan | undefined;
 }
@@ -109,7 +111,7 @@ export function judge(input: JudgeInput): Judgement {
   const { looks, conflict, belief, stages, window } = assessment;
   const odds = oddsOn(stages, today);
   const flags = flagsOf(looks, input.pieces, today);
-  const told = toldShares(looks, today);
+  const told = toldShares(looks, today) ?? countedShares(input.counted);
   const telling = looks.filter(tellsHowFar);
   const believed = shareBeyond(belief, thermalSumOn(dev.thermal, today), dev.prime.opens, dev.pieces.lag);
   const shareReady = told?.ready ?? believed;
@@ -133,7 +135,7 @@ export function judge(input: JudgeInput): Judgement {
     settled: settledBy(looks, today),
     told,
     overdue: overdueOf(input),
-    byDatesOnly: dev.cycle === "first" && telling.length === 0,
+    byDatesOnly: dev.cycle === "first" && telling.length === 0 && !told,
     forSeed: input.forSeed ?? false,
     bedNeededOn: input.bedNeededOn ?? null,
     firstPickOn: input.firstPickOn ?? null,

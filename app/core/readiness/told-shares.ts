@@ -46,3 +46,8 @@ export function toldShares(looks: readonly KnownLook[], today: IsoDay): ToldShar
   for (const state of STATES) told[state] /= whole;
   return told;
 }
+
+/** A count is a look at all of them: those counted are ready, the others on their way. */
+export function countedShares(ready: number | undefined): ToldShares | undefined {
+  return ready === undefined ? undefined : { early: 0, nearly: 1 - ready, ready };
+}

@@ -209,7 +209,8 @@ function settleVerdict({ conflict, today }: VerdictContext, { readyOrPast }: Odd
 function overVerdict(context: VerdictContext, { readyOrPast, over }: Odds): Verdict | undefined {
   const { crop, today, flag } = context;
   const seenPast = flag?.means === "past";
-  if (over < CALL_OVER && !seenPast) return undefined;
+  // Shares that somebody told, and none of them past, know better than the dates.
+  if ((over < CALL_OVER || context.told) && !seenPast) return undefined;
   // Dates may say that it is long over; hands that found it ripe and nothing worse are nearer the truth.
   if (!seenPast && context.seenPast === false)
     return answer("take today", { why: "ripe, perhaps over" }, readyOrPast, { takeBy: today });

@@ -15,7 +15,7 @@ export function CountPanel({ view, onCount }: CountPanelProps) {
     <Box display="grid" gap="12px">
       <CountField
         label={`Ready ${view.piece.many} in all`}
-        help="Tells how freely it bears."
+        help={view.repeats ? "Tells how freely it bears." : "Those are taken, the rest waits."}
         onSay={(n) => onCount("ready", n)}
       />
       {view.countable?.leaves && (

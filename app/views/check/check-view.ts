@@ -52,7 +52,7 @@ function whatItIs(p: PlantingOutlook, { today, units }: Planned) {
     several: crop.mode !== "once" || plantsOf(crop, planting) * crop.piecesPerPlant.value > 1,
     started: sayStart({ ...planting, startedTo: null }, today),
     counted: isCounted(crop),
-    countable: crop.mode === "repeat" ? { ready: true, leaves: Boolean(crop.leavesStay) } : null,
+    countable: crop.mode === "repeat" || crop.life.taking.way === "in stages" ? { ready: true, leaves: Boolean(crop.leavesStay) } : null, // prettier-ignore
     piece: crop.piece,
     repeats: crop.mode !== "once",
     size: sayReadingText(crop.size.text, units),
