@@ -10,5 +10,6 @@ export default defineConfig({
     include: ["app/**/*.test.{ts,tsx}", "tests/**/*.test.{ts,tsx}"],
     setupFiles: ["tests/clock.ts"],
     testTimeout: 60_000,
+    hookTimeout: 60_000,
   },
 });
