@@ -2,7 +2,7 @@ import type { IsoDay } from "../calendar";
 import type { Crop } from "../crops";
 import { thermalSumOn } from "../weather";
 import type { Development } from "./development";
-import { requirementAt, type Posterior } from "./posterior";
+import { requirementAt, type Posterior } from "./requirement-grid";
 
 /** A tree or bush is in flower and small fruit up to this share of its heat from blossom: our judgement. */
 const FLOWER_UNTIL = 0.35;

@@ -5,7 +5,9 @@ export { assess, judge, type Assessment, type JudgeInput, type Judgement } from 
 export { indoorRipeningDays } from "./indoors";
 export { firstPickSays, learntFrom, type FirstPick, type Learnt } from "./learning";
 export { knownLooks, LookRefused, readingOfSize, type Look } from "./look";
-export { beliefAfter, passedOn, priorOf, requirementAt, type Posterior } from "./posterior";
+export { passedOn } from "./passed";
+export { beliefAfter, priorOf } from "./posterior";
+export { requirementAt, type Posterior } from "./requirement-grid";
 export {
   normalHeat,
   requirementFromDays,

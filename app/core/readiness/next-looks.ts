@@ -4,7 +4,7 @@ import { thermalSumOn } from "../weather";
 import { stageCoordinate, type Development } from "./development";
 import { cueTable, SIGMA, sigmaBin, type CueTable } from "./likelihood";
 import type { KnownLook } from "./look";
-import { requirementAt, type Posterior } from "./posterior";
+import { requirementAt, type Posterior } from "./requirement-grid";
 
 /** A cue worth reading next, and how much its answer is expected to tell. */
 export interface TellingCue {

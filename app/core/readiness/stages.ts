@@ -1,6 +1,7 @@
 import { addDays, daysBetween, type IsoDay } from "../calendar";
 import type { Development } from "./development";
-import { heatNodes, passedAt, passedOn, type Posterior } from "./posterior";
+import { heatNodes, passedAt, passedOn } from "./passed";
+import type { Posterior } from "./requirement-grid";
 
 export type Stage = "not yet" | "close" | "prime" | "slipping" | "gone";
 export const STAGES: readonly Stage[] = ["not yet", "close", "prime", "slipping", "gone"];

@@ -11,6 +11,8 @@ import type { Apart, Limit } from "./verdict-reason";
 
 /** Odds from which a state is called: our judgement. */
 export const CALL = 0.5;
+/** Odds from which a crop is called over; higher, since it ends the waiting. */
+export const CALL_OVER = 0.6;
 
 /** Past its packet's days by the calendar of its own growth: counted in days on which it grew. */
 export interface Overdue {
