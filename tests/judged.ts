@@ -4,7 +4,8 @@ import { ofVariety, type Crop, type Variety } from "~/core/crops";
 import type { RainOutlook, Threat } from "~/core/hazards";
 import { assess, development, judge, normalDaysTo, type Look } from "~/core/readiness";
 import { roughNormals, skyTrack } from "~/core/weather";
-import { conflictSentence, howToTake, verdictSentence, waitingSentence } from "~/views/check/verdict-words";
+import { howToTake, waitingSentence } from "~/views/check/how-words";
+import { conflictSentence, verdictSentence } from "~/views/check/verdict-words";
 
 const crops = catalogue();
 const normals = roughNormals(52);
@@ -46,8 +47,8 @@ export function judged(s: Situation) {
     ...judgement,
     verdict: { ...judgement.verdict, sentence: verdictSentence(judgement.verdict, words) },
     conflict: judgement.conflict && conflictSentence(judgement.conflict),
-    how: howToTake(crop, s.school ? { [s.school[0]]: s.school[1] } : {}),
-    waiting: waitingSentence(crop, judgement.window, judgement.standsStill, s.today),
+    how: howToTake(crop, s.school ? { [s.school[0]]: s.school[1] } : {}, judgement.verdict),
+    waiting: waitingSentence(crop, judgement, s.today),
   };
 }
 

@@ -7,7 +7,19 @@ import { solvePlan } from "~/core/planner";
 export const crops = catalogue().filter((c) => !["hens_eggs", "sugar_cane"].includes(c.id));
 export const TODAY = "2026-08-10";
 const TAKES = ["take", "take the ripe ones", "take the biggest", "take early", "strip it all", "take and use first"];
-const HOLDS = ["leave", "look again", "wait dry", "settle", "hold", "seed", "stop", "unfit"];
+const HOLDS = [
+  "leave",
+  "look again",
+  "wait dry",
+  "settle",
+  "hold",
+  "seed",
+  "stop",
+  "unfit",
+  "cure on",
+  "store",
+  "use first",
+];
 
 /** A look at a cue of the crop, of the whole or of a part. */
 const look = fc.record({ cue: fc.nat(20), reading: fc.nat(10), ago: fc.nat(3), share: fc.option(fc.constantFrom(0.1, 0.3, 0.5, 0.8), { nil: undefined }) }); // prettier-ignore
@@ -16,6 +28,8 @@ const planting = fc.record({
   age: fc.double({ min: 0.6, max: 1.4, noNaN: true }),
   plants: fc.integer({ min: 1, max: 60 }),
   looks: fc.array(look, { maxLength: 3 }),
+  /** Something came off it today or of late. */
+  pick: fc.option(fc.record({ ago: fc.nat(3), pieces: fc.integer({ min: 1, max: 30 }), all: fc.boolean() }), { nil: undefined }), // prettier-ignore
 });
 /** Gardens of one to three plantings on a summer day, with looks at all or a part of them, cold, rain and trips. */
 export const garden = fc.record({
@@ -32,7 +46,7 @@ export function stateOf({ plantings, minC, rainMm, trip }: Garden): GardenState 
     latitude: 48,
     longitude: 0,
     beds: [{ id: "bed", name: "bed", kind: "open", position: 0 }],
-    plantings: plantings.map(({ crop, age, plants, looks }, n) => ({
+    plantings: plantings.map(({ crop, age, plants, looks, pick }, n) => ({
       id: `p${n}`,
       bedId: "bed",
       cropId: crop.id,
@@ -43,7 +57,7 @@ export function stateOf({ plantings, minC, rainMm, trip }: Garden): GardenState 
       growingYear: crop.perennial ? 5 : null,
       packet: null,
       schoolOption: null,
-      picks: [],
+      picks: pick ? [{ pickedOn: addDays(TODAY, -pick.ago), pieces: pick.pieces, tookAll: pick.all }] : [],
       looks: looks.flatMap(({ cue: c, reading: r, ago, share }) => {
         const cue = crop.cues.filter((q) => !q.auto)[c % crop.cues.filter((q) => !q.auto).length];
         if (!cue) return [];

@@ -20,7 +20,7 @@ const judgedOf = (g: Garden, extra: object[] = []) => {
   state.plantings[0]!.looks.push(...(extra as (typeof state.plantings)[0]["looks"]));
   return lookAhead(state, catalogue()).plantings[0]!.judgement;
 };
-const one = (crop: (typeof crops)[0], age: number): Garden => ({ plantings: [{ crop, age, plants: 12, looks: [] }], minC: 12, rainMm: 0, trip: undefined }); // prettier-ignore
+const one = (crop: (typeof crops)[0], age: number): Garden => ({ plantings: [{ crop, age, plants: 12, looks: [], pick: undefined }], minC: 12, rainMm: 0, trip: undefined }); // prettier-ignore
 
 test("a look that says nothing changes no verdict", () => {
   fc.assert(
@@ -37,7 +37,7 @@ test("a look that says nothing changes no verdict", () => {
   );
 }, 120_000);
 
-const flagged = crops.flatMap((crop) => crop.cues.flatMap((cue) => cue.readings.filter((r) => r.of === "piece" && r.means !== "none").map((r) => ({ crop, look: { cueId: cue.id, readingId: r.id, takenOn: TODAY } })))); // prettier-ignore
+const flagged = crops.flatMap((crop) => crop.cues.filter((cue) => !cueScale(cue)).flatMap((cue) => cue.readings.filter((r) => r.of === "piece" && r.means !== "none").map((r) => ({ crop, look: { cueId: cue.id, readingId: r.id, takenOn: TODAY } })))); // prettier-ignore
 
 test("a flag on a share changes that share only: the rest is as it was without it", () => {
   fc.assert(

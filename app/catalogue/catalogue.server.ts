@@ -1,13 +1,14 @@
 import { readFileSync, readdirSync } from "node:fs";
 import path from "node:path";
 import { z } from "zod";
-import { Crop, resolveLikes, School, unsaidOf, type Catalogue, type CropData } from "~/core/crops";
+import { Crop, resolveLikes, School, SharedCue, unsaidOf, type Catalogue, type CropData } from "~/core/crops";
 
 const DATA = path.resolve(process.env.AKMEDON_DATA ?? "data");
 const read = (file: string): unknown => JSON.parse(readFileSync(path.join(DATA, file), "utf8"));
 
 let data: CropData[] | undefined;
 let known: z.input<typeof School>[] | undefined;
+let shared: z.input<typeof SharedCue>[] | undefined;
 let loaded: Catalogue | undefined;
 
 /** The crops of `data/crops` as data, each laid over the one it is like, with its schools; not yet checked. */
@@ -17,7 +18,9 @@ export function catalogueData(): CropData[] {
       .filter((file) => file.endsWith(".json"))
       .sort()
       .map((file) => saidOf(read(path.join("crops", file)) as CropData)),
-  ).map(withSchools);
+  )
+    .map(withSchools)
+    .map(withSharedCues);
   return data;
 }
 
@@ -31,6 +34,26 @@ function saidOf(file: CropData): CropData {
 /** A crop's data with the schools that name it. */
 function withSchools(crop: CropData): CropData {
   return { ...crop, schools: schoolData().filter((s) => s.crops.includes(crop.id as string)) };
+}
+
+/** A crop's data with the cues that it shares with others: they come after its own. */
+function withSharedCues(crop: CropData): CropData {
+  const of = sharedCues().filter((s) => s.crops.includes(crop.id as string));
+  const own = (crop.cues ?? []) as { id: string }[];
+  const twice = of.find((s) => own.some((c) => c.id === s.cue.id));
+  if (twice) throw new Error(`shared-cues.json: ${String(crop.id)} has a cue “${twice.cue.id}” of its own`);
+  const cues = (which: SharedCue["of"]) => of.filter((s) => (s.of ?? "standing") === which).map((s) => s.cue);
+  return { ...crop, cues: [...own, ...cues("standing")], liftedCues: cues("lifted") };
+}
+
+function sharedCues(): z.input<typeof SharedCue>[] {
+  if (!shared) {
+    const raw = read("shared-cues.json");
+    const parsed = z.array(SharedCue).safeParse(raw);
+    if (!parsed.success) throw new Error(`shared-cues.json: ${z.prettifyError(parsed.error)}`);
+    shared = raw as z.input<typeof SharedCue>[];
+  }
+  return shared;
 }
 
 function schoolData(): z.input<typeof School>[] {

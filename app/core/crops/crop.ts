@@ -257,6 +257,8 @@ export const Crop = z.object({
   caution: z.string().optional(),
   life: Life,
   cues: z.array(Cue).min(1),
+  /** Read of it once it is lifted or picked. */
+  liftedCues: z.array(Cue).default([]),
   /** Ways that good gardeners differ on, of this crop. */
   schools: z.array(School).default([]),
   /** The handbook's own words, each statement with its standing. */

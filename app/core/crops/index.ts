@@ -5,8 +5,9 @@ export { END_CAUSES, Life, PRESERVING_CAUTIONS, type ColdLimit, type Kind, type 
 export { patchCrop, resolveLikes, unsaidOf, type CropData } from "./patch-crop";
 export { readPlantingLine, type PlantingLine } from "./planting-line";
 export { School } from "./school";
+export { SharedCue } from "./shared-cue";
 export { Standing } from "./standing";
-export { takenAs } from "./taken-as";
+export { takenAs, waysChosen } from "./taken-as";
 export { ofVariety, Variety } from "./variety";
 export { type CropValue } from "./crop-value";
 export { changeValue, cropValues, forgetValue, HOUSEHOLD_STANDING } from "./crop-values";

@@ -136,6 +136,16 @@ export const Life = z.object({
       standing: Standing,
     })
     .refine((s) => s.lowC <= s.highC && s.lowRh <= s.highRh && s.lowDays <= s.highDays, "low is above high"),
+  /** How long it lies to dry or to heal before it is stored, days, and how; left out: not at all. */
+  cure: z
+    .object({
+      low: z.number().positive().max(90),
+      high: z.number().positive().max(90),
+      how: z.string().min(10),
+      standing: Standing,
+    })
+    .refine((c) => c.low <= c.high, "low is above high")
+    .optional(),
   /** What it does to who eats it raw, as a sentence with what makes it safe; left out where nothing is known. */
   eatenRaw: z.object({ harms: z.string().min(10), standing: Standing }).optional(),
   preserving: z.object({ value: z.enum(PRESERVING), standing: Standing }),

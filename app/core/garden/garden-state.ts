@@ -14,6 +14,8 @@ export const LookTaken = z.object({
   takenOn: IsoDay,
   sampleOf: z.number().int().min(1).max(1000).optional(),
   measuredMm: z.number().positive().max(3000).optional(),
+  /** Taken after a pick of that same day: it speaks of what was left. */
+  afterPick: z.boolean().optional(),
   /** Share of the pieces that read so: a number, or as it is said over a bed. */
   share: z.union([z.number().gt(0).max(1), z.enum(SHARE_WORD_LIST).transform((word) => SHARE_WORDS[word])]).optional(),
   /** In place of a share: so many of them, out of `outOf`, or of all that the planting has. */

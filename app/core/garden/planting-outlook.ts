@@ -9,7 +9,9 @@ import {
   development,
   judge,
   oddsOn,
+  tellsHowFar,
   windowSchool,
+  type Assessment,
   type Judgement,
   type Learnt,
   type Look,
@@ -25,6 +27,7 @@ import { BED_MINUTES, ROUND_MINUTES } from "./plan-problem";
 import { pickedAgain } from "./picked-again";
 import type { PlantingOffer } from "./planting-offer";
 import { ripeningOf } from "./planting-ripens";
+import { liftedOn, standingPieces } from "./standing";
 import { takenAsWhole } from "./taken-as-whole";
 import { verdictAllows } from "./verdict-allows";
 
@@ -99,6 +102,9 @@ export function plantingOutlook(
   const ban = pickBan(planting.treatments, today);
   const bans = bansOf(crop, planting, terms, soil, risk, planting.leavesWet);
   const nobody = terms.map((t, n) => t.minutes <= ROUND_MINUTES + BED_MINUTES || bans[n] === "helper");
+  const now = trackIndex(track, today);
+  const dead = endOfLife(crop, planting, sky);
+  const quiet = isQuiet(planting, crop, assessment, today);
   const offered = {
     planting,
     crop,
@@ -109,12 +115,12 @@ export function plantingOutlook(
     bans,
     sky,
     terms,
-    dead: endOfLife(crop, planting, sky),
+    dead: quiet ? dead : aliveToday(dead, now),
     bears: setting.bears,
   };
   const ripens = ripeningOf(offered);
-  const now = trackIndex(track, today);
   const ended = ripens && crop.mode === "repeat" ? ripens.ripe.ended[now - ripens.ripe.first]! : offered.dead(now);
+  const lifted = liftedOn(crop, planting);
   const judgement = judge({
     crop,
     dev,
@@ -132,8 +138,11 @@ export function plantingOutlook(
     firstPickOn: planting.picks.map((p) => p.pickedOn).sort()[0] ?? null,
     growingYear: planting.growingYear,
     pieces,
+    taken: planting.picks,
+    left: crop.mode === "once" ? standingPieces(crop, planting, setting.bears) : undefined,
+    lifted: lifted && lifted <= today ? { on: lifted } : undefined,
     counted: countedOf(crop, planting, pieces, today),
-    ended: isQuiet(planting, crop, today) ? ended : 0,
+    ended: quiet ? ended : 0,
     ban,
   });
   const taking = { ...offered, judgement, allows: (n: number) => verdictAllows(judgement, today, n) };
@@ -172,8 +181,15 @@ function piecesOf(crop: Crop, planting: PlantingState): number {
   return Math.max(1, Math.round(plantsOf(crop, planting) * each));
 }
 
-/** What was picked or counted ready within two rounds and a few days is not over, whatever its age. */
-function isQuiet(planting: PlantingState, crop: Crop, today: IsoDay): boolean {
+/** The same odds once it has been seen to live. */
+function aliveToday(dead: (trackDay: number) => number, now: number): (trackDay: number) => number {
+  const by = dead(now);
+  return by > 0.99 ? () => 0 : (day) => Math.max(0, (dead(day) - by) / (1 - by));
+}
+
+/** What was picked or counted ready within two rounds and a few days, or seen on its way today, is not over, whatever its age. */
+function isQuiet(planting: PlantingState, crop: Crop, { looks }: Assessment, today: IsoDay): boolean {
+  if (looks.some((l) => l.takenOn === today && tellsHowFar(l) && l.reading.means !== "past")) return false;
   const last = lastSeenBearing(planting);
   return last === null || daysBetween(last, today) > 2 * (crop.again?.high ?? 3) + 4;
 }

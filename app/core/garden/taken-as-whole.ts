@@ -63,7 +63,7 @@ interface Part {
 }
 
 /** In how many goes it is taken: meals as needed, and what a day's hands can lift. */
-function partsOf({ crop, terms, judgement, sky }: TakingTerms, left: number): Part[] {
+function partsOf({ planting, crop, terms, judgement, sky }: TakingTerms, left: number): Part[] {
   if (left < 0.5) return [];
   const days = terms.length;
   const some = someOf(judgement);
@@ -73,11 +73,17 @@ function partsOf({ crop, terms, judgement, sky }: TakingTerms, left: number): Pa
   const goes = isGoing(judgement);
   const stands = way === "as needed" && !goes;
   const meal = stands && mealGrams ? Math.max(1, Math.round(mealGrams / crop.pieceGrams.value)) : 0;
+  // One came off lately: the next is due when that has been eaten.
+  const last = planting.picks
+    .map((p) => p.pickedOn)
+    .sort()
+    .at(-1);
+  const wait = last ? Math.max(0, Math.ceil(MEAL.everyDays - daysBetween(last, sky.today))) : 0;
   const meals = meal > 0 ? Math.min(MEAL.most, Math.floor(left / meal)) : 0;
   const parts: Part[] = Array.from({ length: meals }, (_, k) => ({
     pieces: meal,
-    from: Math.floor(k * MEAL.everyDays),
-    to: Math.floor((k + 1) * MEAL.everyDays) - 1,
+    from: wait + Math.floor(k * MEAL.everyDays),
+    to: k === meals - 1 ? days - 1 : wait + Math.floor((k + 1) * MEAL.everyDays) - 1,
     leftTimes: MEAL.leftWorth,
   }));
   const rest = left - meals * meal;

@@ -3,8 +3,8 @@ import { CALL, oddsOn, type Judgement } from "../readiness";
 
 /** Verdicts that ask for patience: nothing is planned before the day they say to look again. */
 const WAITS: readonly string[] = ["leave", "look again", "wait dry", "hold", "settle"];
-/** Kept for seed, stopped for the year, unfit: nothing that the plan should come for. */
-const NEVER: readonly string[] = ["seed", "stop", "unfit"];
+/** Kept for seed, stopped for the year, unfit, lifted: nothing that the plan should come for. */
+const NEVER: readonly string[] = ["seed", "stop", "unfit", "cure on", "store", "use first"];
 /** What is there is there: it may be taken on any day. */
 const STANDS: readonly string[] = ["ready", "take today", "take some", "clear", "past"];
 
@@ -19,7 +19,7 @@ export function verdictAllows(
   n: number,
 ): boolean {
   const { kind, because, lookAgain, takeBy } = verdict;
-  if (NEVER.includes(kind) || because.why === "may be over") return false;
+  if (NEVER.includes(kind) || because.why === "may be over" || because.why === "all picked") return false;
   const then = oddsOn(stages, addDays(today, n));
   const ready = then.prime + then.slipping + then.gone;
   // What is good young and wants thinning may lose its biggest while the rest is on its way.

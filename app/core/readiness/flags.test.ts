@@ -41,15 +41,25 @@ describe("shares told", () => {
   const give = (readingId: string, share: number) => ({ cueId: "slight_give", readingId, share });
 
   test("what is left over is a step less far; what is past is none of them", () => {
-    expect(toldShares(looks("peach", give("slight", 0.4)), TODAY)).toEqual({ early: 0, nearly: 0.6, ready: 0.4 });
-    const mixed = toldShares(looks("peach", give("mush", 0.5), give("slight", 0.25), give("hard", 0.25)), TODAY)!;
+    expect(toldShares(looks("peach", give("slight", 0.4)), TODAY)?.shares).toEqual({
+      early: 0,
+      nearly: 0.6,
+      ready: 0.4,
+    });
+    const mixed = toldShares(
+      looks("peach", give("mush", 0.5), give("slight", 0.25), give("hard", 0.25)),
+      TODAY,
+    )!.shares;
     expect(mixed).toMatchObject({ early: 0.5, ready: 0.5 });
     expect(toldShares(looks("peach", give("mush", 0.1)), TODAY)).toBeUndefined();
   });
 
   test("the most telling cue is asked; a look of everything, or of days ago, tells no shares", () => {
     const weak = { cueId: "smell", readingId: "strong", share: 0.9 };
-    expect(toldShares(looks("peach", weak, give("slight", 0.3), give("hard", 0.7)), TODAY)?.ready).toBeCloseTo(0.3, 9);
+    expect(toldShares(looks("peach", weak, give("slight", 0.3), give("hard", 0.7)), TODAY)?.shares.ready).toBeCloseTo(
+      0.3,
+      9,
+    );
     expect(toldShares(looks("peach", { cueId: "slight_give", readingId: "slight" }), TODAY)).toBeUndefined();
     expect(toldShares(looks("peach", { ...give("slight", 0.3), takenOn: "2026-08-06" }), TODAY)).toBeUndefined();
   });

@@ -39,10 +39,16 @@ const FLAG_DAYS = 3;
  *
  * @param looks - of this cycle
  * @param pieces - how many the planting has; undefined: every flag speaks of all of it
+ * @param days - how long a flag is news
  */
-export function flagsOf(looks: readonly KnownLook[], pieces: number | undefined, today: IsoDay): Flags {
+export function flagsOf(
+  looks: readonly KnownLook[],
+  pieces: number | undefined,
+  today: IsoDay,
+  days = FLAG_DAYS,
+): Flags {
   const flags = looks
-    .filter((l) => daysBetween(l.takenOn, today) <= FLAG_DAYS)
+    .filter((l) => daysBetween(l.takenOn, today) <= days)
     .flatMap((look): Flag[] => {
       const means = flagged(look);
       return means ? [{ means, look }] : [];

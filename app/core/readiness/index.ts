@@ -18,6 +18,7 @@ export {
 export { SHARE_WORDS, SHARE_WORD_LIST, type ShareWord } from "./share-words";
 export { STAGES, oddsOn, readyOddsOn, type DayRange, type Stage, type StageOdds, type Window } from "./stages";
 export { tellingCues, type TellingCue } from "./next-looks";
+export { judgeLifted } from "./lifted";
 export { ROUND_LOOK } from "./round-look";
 export { type ConflictTold } from "./conflict";
 export { CALL } from "./verdict-context";

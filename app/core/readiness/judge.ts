@@ -6,9 +6,12 @@ import { conflictAmong, toldOf, type Conflict, type ConflictTold } from "./confl
 import type { Development } from "./development";
 import { evidenceOf, type Evidence } from "./evidence";
 import { flagsOf } from "./flags";
+import { laterOf } from "./later";
+import { apartOf, liftedLooks, liftedVerdict } from "./lifted";
+import { cameAfter, cameOff, sharesLeft, type Taken } from "./rest-after";
+import { advicesOf } from "./advices";
 import { settledBy } from "./settled";
 import { isShared } from "./shared-looks";
-import { countedShares, toldShares } from "./told-shares";
 import { growthOf, type GrowthSeen } from "./growth";
 import { STAGE_OF, tellsHowFar } from "./likelihood";
 import { knownLooks, type KnownLook, type Look } from "./look";
@@ -23,6 +26,8 @@ import type { Verdict } from "./verdict-reason";
 /** Where a planting stands, from heat and looks alone: before weather, trips and wishes come in. */
 export interface Assessment {
   looks: KnownLook[];
+  /** Looks at what was lifted. */
+  lifted: KnownLook[];
   conflict: Conflict | null;
   belief: Belief;
   stages: StageOdds;
@@ -36,8 +41,9 @@ export interface Assessment {
  * @throws {LookRefused} for a look that the crop does not know
  */
 export function assess(crop: Crop, dev: Development, looks: readonly Look[], today: IsoDay): Assessment {
-  const known = knownLooks(crop, looks)
-    .filter((l) => l.takenOn >= dev.startedOn && l.takenOn <= today)
+  const all = knownLooks(crop, looks);
+  const known = all
+    .filter((l) => isOfCycle(l, dev) && l.takenOn <= today && !crop.liftedCues.includes(l.cue))
     .sort((a, b) => a.takenOn.localeCompare(b.takenOn) || a.cueId.localeCompare(b.cueId));
   const conflict = conflictAmong(known);
   const belief = beliefAfter(
@@ -47,12 +53,17 @@ export function assess(crop: Crop, dev: Development, looks: readonly Look[], tod
   );
   return {
     looks: known,
+    lifted: all.filter((l) => crop.liftedCues.includes(l.cue) && l.takenOn <= today),
     conflict,
     belief,
     stages: stageOdds(dev, belief.posterior, today),
     window: windowOf(dev, belief.posterior),
   };
 }
+
+/** Of this cycle; after a full pick, what was said of what it left speaks of the next one. */
+const isOfCycle = (l: KnownLook, { cycle, startedOn }: Development) =>
+  l.takenOn >= startedOn || (cycle === "again" && l.afterPick === true && addDays(l.takenOn, 1) === startedOn);
 
 export interface Judgement {
   verdict: Verdict;
@@ -102,6 +113,12 @@ export interface JudgeInput {
   pieces?: number;
   /** Share of the pieces that were counted ready today. */
   counted?: number | undefined;
+  /** Picks of the season, for what they leave of what was told. */
+  taken?: readonly Taken[];
+  /** Pieces that are left of what is taken as a whole; left out where that is not reckoned. */
+  left?: number | undefined;
+  /** Set once all of it was lifted. */
+  lifted?: { on: IsoDay } | undefined;
   /** A treatment that keeps it from being picked. */
   ban?: PickBan | undefined;
 }
@@ -112,38 +129,49 @@ export function judge(input: JudgeInput): Judgement {
   const { looks, conflict, belief, stages, window } = assessment;
   const odds = oddsOn(stages, today);
   const flags = flagsOf(looks, input.pieces, today);
-  const told = toldShares(looks, today) ?? countedShares(input.counted);
+  const apart = flags.parts.filter((f) => !cameOff(f, input.taken ?? []));
+  const shares = sharesLeft(looks, today, input);
   const telling = looks.filter(tellsHowFar);
   const believed = shareBeyond(belief, thermalSumOn(dev.thermal, today), dev.prime.opens, dev.pieces.lag);
+  const told = shares.left;
   const shareReady = told?.ready ?? believed;
-  const verdict = verdictOf({
-    crop,
-    today,
-    window,
-    survival,
-    rain,
-    handsFree,
-    nobody: input.nobody ?? handsFree.map((free) => !free),
-    away: input.away ?? handsFree.map(() => false),
-    leavesWet: input.leavesWet ?? false,
-    conflict,
-    seenPast: telling.length === 0 ? undefined : telling.some((l) => l.reading.means === "past"),
-    shareReady,
-    oddsByDay: handsFree.map((_, n) => oddsOn(stages, addDays(today, n))),
-    flag: flags.whole,
-    apart: flags.parts.map(({ means, share, pieces, look }) => ({ means, share, pieces, reading: look.reading.text, advice: look.reading.advice ?? null })), // prettier-ignore
-    seenReady: dev.cycle === "again" && isSeenReady(telling.filter((l) => l.takenOn === today && !isShared(l))),
-    settled: settledBy(looks, today),
-    told,
-    overdue: overdueOf(input),
-    byDatesOnly: dev.cycle === "first" && telling.length === 0 && !told,
-    forSeed: input.forSeed ?? false,
-    bedNeededOn: input.bedNeededOn ?? null,
-    firstPickOn: input.firstPickOn ?? null,
-    growingYear: input.growingYear ?? null,
-    ended: input.ended ?? 0,
-    ban: input.ban,
-  });
+  const stands = standsStill(input);
+  const lifted = input.lifted && { ...input.lifted, looks: assessment.lifted, before: looks, pieces: input.pieces };
+  const verdict = lifted
+    ? liftedVerdict(crop, lifted, today)
+    : verdictOf({
+        crop,
+        today,
+        window,
+        survival,
+        rain,
+        handsFree,
+        nobody: input.nobody ?? handsFree.map((free) => !free),
+        away: input.away ?? handsFree.map(() => false),
+        leavesWet: input.leavesWet ?? false,
+        conflict,
+        seenPast: telling.length === 0 ? undefined : telling.some((l) => l.reading.means === "past"),
+        shareReady,
+        oddsByDay: handsFree.map((_, n) => oddsOn(stages, addDays(today, n))),
+        flag: flags.whole,
+        apart: apart.map(apartOf),
+        seenReady: dev.cycle === "again" && isSeenReady(telling.filter((l) => l.takenOn === today && !isShared(l))),
+        settled: settledBy(looks, today),
+        told,
+        allPicked: (input.left ?? 1) < 0.5 && (input.taken ?? []).length > 0 && !looks.some((l) => (input.taken ?? []).every((p) => !cameAfter(p, l))), // prettier-ignore
+        pickedSince: shares.pickedSince,
+        later: told ? laterOf(crop, dev, belief.spread, told, today) : [],
+        standsStill: stands,
+        advices: advicesOf(looks, today),
+        overdue: overdueOf(input),
+        byDatesOnly: dev.cycle === "first" && telling.length === 0 && !told,
+        forSeed: input.forSeed ?? false,
+        bedNeededOn: input.bedNeededOn ?? null,
+        firstPickOn: input.firstPickOn ?? null,
+        growingYear: input.growingYear ?? null,
+        ended: input.ended ?? 0,
+        ban: input.ban,
+      });
   return {
     verdict,
     odds,
@@ -154,8 +182,8 @@ export function judge(input: JudgeInput): Judgement {
     growth: growthOf(dev, belief, looks, today),
     evidence: evidenceOf(dev, belief, looks, today),
     conflict: conflict && toldOf(conflict),
-    nextLooks: tellingCues(crop, dev, belief.posterior, looks, today),
-    standsStill: standsStill(input),
+    nextLooks: lifted ? liftedLooks(crop, lifted.looks, today) : tellingCues(crop, dev, belief.posterior, looks, today),
+    standsStill: stands,
     ahead: { days: dev.aheadDays, picks: dev.learntFrom },
   };
 }

@@ -11,6 +11,8 @@ export interface Look {
   sampleOf?: number | undefined;
   /** Share of the pieces that read so, above 0 to 1; left out: what was looked at stands for all of them. */
   share?: number | undefined;
+  /** Taken after a pick of the same day: it speaks of what was left. */
+  afterPick?: boolean | undefined;
   /** The measurement behind the reading, mm. */
   measuredMm?: number | undefined;
 }
@@ -49,7 +51,7 @@ export function readingOfSize(cue: Cue, mm: number): Reading | undefined {
  */
 export function knownLooks(crop: Crop, looks: readonly Look[]): KnownLook[] {
   return looks.map((look) => {
-    const cue = look.cueId === ROUND_LOOK.id ? ROUND_LOOK : crop.cues.find((c) => c.id === look.cueId);
+    const cue = look.cueId === ROUND_LOOK.id ? ROUND_LOOK : [...crop.cues, ...crop.liftedCues].find((c) => c.id === look.cueId); // prettier-ignore
     if (!cue) throw new LookRefused("unknown cue", `cue: ${crop.id} has no cue “${look.cueId}”`);
     const reading = cue.readings.find((r) => r.id === look.readingId);
     if (!reading)

@@ -20,6 +20,9 @@ export const PART_ACTS = [
   "hold",
   "leave for seed",
   "stop",
+  "cure on",
+  "store",
+  "use first",
 ] as const;
 export type PartAct = (typeof PART_ACTS)[number];
 
@@ -54,10 +57,15 @@ const SIMPLE: Partial<Record<Verdict["kind"], PartAct>> = {
   hold: "hold",
   seed: "leave for seed",
   stop: "stop",
+  "cure on": "cure on",
+  store: "store",
+  "use first": "use first",
   unfit: "throw out",
   clear: "take and use first",
   past: "take and use first",
 };
+/** Verdicts on what was lifted. */
+const LIFTED: readonly Verdict["kind"][] = ["cure on", "store", "use first"];
 const APART: Record<Verdict["apart"][number]["means"], PartAct> = {
   unfit: "throw out",
   past: "take and use first",
@@ -69,13 +77,14 @@ const APART: Record<Verdict["apart"][number]["means"], PartAct> = {
  * A verdict as the parts it speaks of: what is told apart, what is taken now, and what is left. Shares sum to one.
  */
 export function verdictParts(verdict: Verdict, of: PartsOf): VerdictPart[] {
+  const lying = LIFTED.includes(verdict.kind);
   const apart = verdict.apart.map((a): VerdictPart => ({
-    act: APART[a.means],
+    act: lying && a.means !== "unfit" ? "use first" : APART[a.means],
     share: a.share,
     reading: a.reading,
     advice: a.advice,
-    by: a.means === "now" || a.means === "past" ? of.today : null,
-    lookAgain: null,
+    by: !lying && (a.means === "now" || a.means === "past") ? of.today : null,
+    lookAgain: a.means === "early" ? verdict.lookAgain : null,
   }));
   const left = Math.max(0, 1 - apart.reduce((sum, a) => sum + a.share, 0));
   const main = verdict.because.why === "some apart" ? verdict.because.rest : verdict;
@@ -98,7 +107,12 @@ function restParts(verdict: Verdict, { crop, shareReady, mealShare }: PartsOf): 
     part("leave", 1 - share, { lookAgain, ...rest }),
   ];
   if (because.why === "leaves wet") return [part("wait for dry leaves", 1, { by: because.rest.takeBy, lookAgain })];
-  if (because.why === "some ready") return two(crop.thins?.value ? "take the biggest" : "take the ripe ones", because.share); // prettier-ignore
+  if (because.why === "some ready")
+    return [
+      part(crop.thins?.value ? "take the biggest" : "take the ripe ones", because.share, { by: takeBy }),
+      ...because.later.map((l) => part("leave", l.share, { lookAgain: l.on })),
+    ];
+  if (because.why === "by its dates" && because.openFirst) return [part("open one", 1, { lookAgain })];
   if (because.why === "nearly" && because.thin) return two("take the biggest", shareReady);
   if (kind === "take early" && because.why === "would be lost") return [part(because.from === "green" ? "strip it all" : "take early", 1, { by: takeBy })]; // prettier-ignore
   const simple = SIMPLE[kind];

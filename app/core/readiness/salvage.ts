@@ -49,6 +49,7 @@ function salvageBefore({ crop, today, handsFree, oddsByDay }: VerdictContext, en
     takeBy: addDays(today, last),
     lookAgain: null,
     apart: [],
+    said: [],
   };
 }
 

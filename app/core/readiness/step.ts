@@ -20,7 +20,7 @@ export function answer(
   probability: number,
   dates: Partial<Verdict> = {},
 ): Verdict {
-  return { kind, because, probability, takeBy: null, lookAgain: null, apart: [], ...dates };
+  return { kind, because, probability, takeBy: null, lookAgain: null, apart: [], said: [], ...dates };
 }
 
 const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);

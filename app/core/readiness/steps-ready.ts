@@ -59,10 +59,33 @@ export function someVerdict(context: VerdictContext): Verdict | undefined {
   if (crop.life.taking.way === "all at once") return undefined;
   const salvage = told.nearly > 0 ? salvageVerdict(context) : undefined;
   if (salvage) return salvage;
-  const rest = told.nearly >= told.early ? "nearly" : "early";
-  const days = rest === "nearly" ? Math.min(3, crop.again?.low ?? 3) : (crop.again?.high ?? Math.min(7, Math.max(3, crop.windowDays.value / 2))); // prettier-ignore
-  const lookAgain = nextFreeDay(context, Math.max(1, Math.round(days)));
-  return answer("take some", { why: "some ready", share: told.ready, rest }, 1, { takeBy: today, lookAgain });
+  const { later } = context;
+  const lookAgain = later[0] ? nextFreeDay(context, daysBetween(today, later[0].on)) : nextFreeDay(context, 3);
+  return answer("take some", { why: "some ready", share: told.ready, later }, 1, { takeBy: today, lookAgain });
+}
+
+/** What was ready of what was told has come off: the rest waits for its day. */
+export function restVerdict(context: VerdictContext): Verdict | undefined {
+  const { told, pickedSince, later, today } = context;
+  if (!told || !pickedSince || told.ready > 0 || !later[0]) return undefined;
+  const salvage = salvageVerdict(context);
+  if (salvage) return salvage;
+  const lookAgain = nextFreeDay(context, daysBetween(today, later[0].on));
+  const because: VerdictReason = later[0].state === "nearly" ? { why: "nearly", thin: false } : { why: "not yet" };
+  return answer(later[0].state === "nearly" ? "look again" : "leave", because, 1, { lookAgain });
+}
+
+/** Worth this much before its time it is taken once it gains no more: our judgement. */
+const USABLE = 0.4;
+
+/** Near its time, and hardly any warmth ahead: it gains nothing by standing. What keeps giving is left to. */
+export function growthEndedVerdict(context: VerdictContext, { now, readyOrPast }: Odds): Verdict | undefined {
+  const { crop, standsStill, byDatesOnly, flag, today } = context;
+  if (!standsStill || byDatesOnly || crop.mode === "repeat" || flag?.means === "early") return undefined;
+  if (now.close + readyOrPast < CALL || crop.worthEarly.value < USABLE) return undefined;
+  const { day, limit, holds } = takeBy(context);
+  const kind = day === today ? "take today" : "ready";
+  return answer(kind, { why: "growth ended", limit, holds }, now.close + readyOrPast, { takeBy: day });
 }
 
 /** Said when a good part is not ready yet. */

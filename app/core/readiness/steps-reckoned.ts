@@ -3,7 +3,7 @@ import type { Crop } from "../crops";
 import { answer, type Odds } from "./step";
 import { thins } from "./steps-ready";
 import { CALL, CALL_OVER, nextFreeDay, type VerdictContext } from "./verdict-context";
-import type { Verdict } from "./verdict-reason";
+import type { Verdict, VerdictReason } from "./verdict-reason";
 
 /** Treated: not to be picked until the interval of the label is over, whatever else is true of it. */
 export function holdVerdict({ ban }: VerdictContext): Verdict | undefined {
@@ -45,6 +45,11 @@ export function mayBeOverVerdict({ crop, ended, today, firstPickOn, flag }: Verd
   return answer("look now", { why: "may be over", ends, picked: firstPickOn !== null }, ended, { lookAgain: today });
 }
 
+/** By the number of its plants nothing is left: whoever is there knows whether that is so. */
+export function allPickedVerdict({ allPicked, today }: VerdictContext): Verdict | undefined {
+  return allPicked ? answer("look now", { why: "all picked" }, 1, { lookAgain: today }) : undefined;
+}
+
 export function overdueByDates(context: VerdictContext): Verdict | undefined {
   return context.byDatesOnly ? overdueVerdict(context) : undefined;
 }
@@ -54,11 +59,17 @@ export function overdueVerdict({ overdue, today }: VerdictContext): Verdict | un
 }
 
 export function byDatesVerdict(
-  { byDatesOnly, today, flag }: VerdictContext,
+  { byDatesOnly, today, flag, crop, firstPickOn, window }: VerdictContext,
   { readyOrPast, over }: Odds,
 ): Verdict | undefined {
   if (!byDatesOnly || flag?.means === "past" || readyOrPast < CALL) return undefined;
-  return answer("look now", { why: "by its dates", over: over >= CALL }, readyOrPast, { lookAgain: today });
+  const keepsGiving = crop.mode === "repeat";
+  const opened = window.opens.p50;
+  // It should have been picked for a while, or the garden was entered in mid season: only its gardener knows.
+  const askPicked = keepsGiving && firstPickOn === null && opened !== null && daysBetween(opened, today) > (crop.again?.high ?? crop.windowDays.value); // prettier-ignore
+  const openFirst = !keepsGiving && crop.cues.some((c) => c.kind === "sample" && c.weight === "decisive");
+  const because: VerdictReason = { why: "by its dates", over: over >= CALL && !keepsGiving, openFirst, askPicked };
+  return answer("look now", because, readyOrPast, { lookAgain: today });
 }
 
 export function nearlyVerdict(context: VerdictContext, { readyOrPast, now }: Odds): Verdict | undefined {

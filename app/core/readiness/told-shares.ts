@@ -13,6 +13,13 @@ export interface ToldShares {
   ready: number;
 }
 
+/** Shares as they were told. */
+export interface SharesTold {
+  shares: ToldShares;
+  /** The look that leads them. */
+  look: KnownLook;
+}
+
 /** Shares told longer ago than this have moved on: our judgement. */
 const FRESH_DAYS = 1;
 const STATES = ["early", "nearly", "ready"] as const;
@@ -24,16 +31,19 @@ const WEIGHTS = { decisive: 0, strong: 1, weak: 2 } as const;
  *
  * @returns undefined where no look of the last days says of how many it speaks
  */
-export function toldShares(looks: readonly KnownLook[], today: IsoDay): ToldShares | undefined {
+export function toldShares(looks: readonly KnownLook[], today: IsoDay): SharesTold | undefined {
   const shared = looks.filter((l) => isShared(l) && daysBetween(l.takenOn, today) <= FRESH_DAYS && tellsHowFar(l));
   const lead = [...shared].sort(
-    (a, b) => b.takenOn.localeCompare(a.takenOn) || WEIGHTS[a.cue.weight] - WEIGHTS[b.cue.weight],
+    (a, b) =>
+      b.takenOn.localeCompare(a.takenOn) ||
+      Number(b.afterPick ?? false) - Number(a.afterPick ?? false) ||
+      WEIGHTS[a.cue.weight] - WEIGHTS[b.cue.weight],
   )[0];
   if (!lead) return undefined;
   const told: ToldShares = { early: 0, nearly: 0, ready: 0 };
   let past = 0;
   for (const l of shared) {
-    if (l.cueId !== lead.cueId || l.takenOn !== lead.takenOn) continue;
+    if (l.cueId !== lead.cueId || l.takenOn !== lead.takenOn || (l.afterPick ?? false) !== (lead.afterPick ?? false)) continue; // prettier-ignore
     const state = STATES[STAGE_OF[l.reading.means]!];
     if (state) told[state] += l.share!;
     else past += l.share!;
@@ -44,7 +54,7 @@ export function toldShares(looks: readonly KnownLook[], today: IsoDay): ToldShar
   if (sum < left) told[told.ready > 0 && told.early === 0 ? "nearly" : "early"] += left - sum;
   const whole = told.early + told.nearly + told.ready;
   for (const state of STATES) told[state] /= whole;
-  return told;
+  return { shares: told, look: lead };
 }
 
 /** A count is a look at all of them: those counted are ready, the others on their way. */

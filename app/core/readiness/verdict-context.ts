@@ -1,8 +1,9 @@
 import type { IsoDay } from "../calendar";
 import { addDays } from "../calendar";
-import type { Crop } from "../crops";
+import type { Crop, Meaning } from "../crops";
 import type { PickBan, RainOutlook, Survival } from "../hazards";
 import type { Flag } from "./flags";
+import type { Later } from "./later";
 import type { KnownLook } from "./look";
 import type { ToldShares } from "./told-shares";
 import type { Conflict } from "./conflict";
@@ -47,6 +48,12 @@ export interface VerdictContext {
   seenReady: boolean;
   /** What looks at parts tell of the pieces today; undefined where nobody told of how many. */
   told: ToldShares | undefined;
+  /** As many came off as it had, and nobody has seen more since. */
+  allPicked: boolean;
+  /** Some came off since it was told. */
+  pickedSince: boolean;
+  /** What is not ready of it, and when it should be. */
+  later: Later[];
   conflict: Conflict | null;
   /** Some look says that it is past; undefined when nothing was looked at. */
   seenPast: boolean | undefined;
@@ -56,6 +63,10 @@ export interface VerdictContext {
   overdue: Overdue | null;
   /** True when only the calendar speaks: first crop of the planting, nothing looked at yet. */
   byDatesOnly: boolean;
+  /** Next to no heat ahead. */
+  standsStill: boolean;
+  /** What the readings of today and yesterday advise. */
+  advices: { means: Meaning; advice: string }[];
   /** Kept for its seed. */
   forSeed: boolean;
   /** Day the bed is wanted for something else. */

@@ -1,6 +1,7 @@
 import type { IsoDay } from "../calendar";
 import type { PickBan, Threat } from "../hazards";
 import type { PartFlag } from "./flags";
+import type { Later } from "./later";
 
 /** What ends the waiting. */
 export type Limit =
@@ -23,9 +24,12 @@ export type VerdictReason =
   | { why: "picked enough"; weeks: number; because: string }
   | { why: "too young"; growingYear: number; firstCropYear: number }
   | { why: "overdue"; daysPast: number; because: string }
-  | { why: "by its dates"; over: boolean }
+  /** `openFirst`: what is inside decides; `askPicked`: it should have been picked before, and nobody has said. */
+  | { why: "by its dates"; over: boolean; openFirst: boolean; askPicked: boolean }
   /** It has borne as long as such crops do, or spring has come to what stood the winter: what ends it. */
   | { why: "may be over"; ends: string; picked: boolean }
+  /** As many were picked as it had. */
+  | { why: "all picked" }
   | { why: "looks disagree" }
   | { why: "ripe, perhaps over" }
   | { why: "past"; advice: string | null; keepsCropping: boolean }
@@ -38,14 +42,22 @@ export type VerdictReason =
   /** What was seen inside, or how it lets go, settles it. */
   | { why: "seen inside"; state: "early" | "nearly" | "past"; advice: string }
   | { why: "holds on"; advice: string }
-  /** By what was told of the pieces: this share is ready, and what the rest is. */
-  | { why: "some ready"; share: number; rest: "nearly" | "early" }
+  /** By what was told of the pieces: this share is ready; what the rest is, the soonest first, and when it should be. */
+  | { why: "some ready"; share: number; later: Later[] }
   /** Pieces told apart are taken; the rest is another matter. */
   | { why: "some apart"; rest: Verdict }
   /** Ready, but wet leaves carry disease from plant to plant: what it is once they are dry. */
   | { why: "leaves wet"; rest: Verdict }
+  /** Hardly any warmth ahead: it gains nothing by standing. */
+  | { why: "growth ended"; limit: Limit | null; holds: boolean }
   | { why: "nearly"; thin: boolean }
-  | { why: "not yet" };
+  | { why: "not yet" }
+  /** Lifted, and not cured: what was seen asks for it, or its days (`until`); `due`: it should be by now. */
+  | { why: "curing"; advice: string | null; until: IsoDay | null; due: boolean; then: "store" | "use first" }
+  /** Lifted and sound: how it is kept is the crop's; until when, where that is soon. */
+  | { why: "keeps"; until: IsoDay | null }
+  | { why: "will not keep"; advice: string }
+  | { why: "kept long"; days: number };
 
 /** What to do. */
 export interface Verdict {
@@ -65,7 +77,11 @@ export interface Verdict {
     | "unfit"
     | "hold"
     | "seed"
-    | "stop";
+    | "stop"
+    /** What was lifted as a whole. */
+    | "cure on"
+    | "store"
+    | "use first";
   because: VerdictReason;
   /** P(the state the verdict speaks of). */
   probability: number;
@@ -74,6 +90,8 @@ export interface Verdict {
   lookAgain: IsoDay | null;
   /** What is true of some pieces only and is said first: the one that rots, the two that bolted. */
   apart: Apart[];
+  /** What else today's readings advise, in their own words. */
+  said: string[];
 }
 
 /** Pieces that are told apart from the rest. */

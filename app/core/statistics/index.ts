@@ -1,4 +1,4 @@
-export { normalCdf } from "./normal";
+export { normalCdf, normalQuantile } from "./normal";
 export { normalDraw, seeded } from "./seeded";
 export { quantile } from "./quantile";
 export { shrinkTo, type Levels, type Shrunk } from "./shrink";

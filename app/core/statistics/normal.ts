@@ -12,3 +12,21 @@ export function normalCdf(z: number): number {
   const erf = x === Infinity ? 1 : 1 - poly * Math.exp(-x * x);
   return z >= 0 ? 0.5 * (1 + erf) : 0.5 * (1 - erf);
 }
+
+/**
+ * The z below which a share of a standard normal lies: the inverse of Φ, by halving.
+ *
+ * @param p - above 0 and below 1
+ * @throws {RangeError} for another share
+ */
+export function normalQuantile(p: number): number {
+  if (!(p > 0 && p < 1)) throw new RangeError(`share: ${p} does not lie between 0 and 1`);
+  let low = -8;
+  let high = 8;
+  for (let i = 0; i < 50; i++) {
+    const z = (low + high) / 2;
+    if (normalCdf(z) < p) low = z;
+    else high = z;
+  }
+  return (low + high) / 2;
+}

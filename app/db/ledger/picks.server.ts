@@ -36,6 +36,7 @@ export function openPicks(db: Db) {
       pickedOn: pick.pickedOn,
       outcome: pick.outcome,
       tookAll: pick.tookAll,
+      loggedAt: pick.loggedAt,
       grams: sql<number | null>`sum(${movement.grams})`,
       pieces: sql<number | null>`sum(${movement.pieces})`,
     })

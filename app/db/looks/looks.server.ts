@@ -17,6 +17,17 @@ export function openLooks(db: Db): StandingLook[] {
   return Object.values(byDay).flatMap(standing);
 }
 
+/** Looks of one season as they stand, whether it is open or over. */
+export function looksOfSeason(db: Db, seasonId: string): StandingLook[] {
+  const rows = db
+    .select()
+    .from(look)
+    .where(eq(look.seasonId, seasonId))
+    .orderBy(look.takenAt, sql`rowid`)
+    .all();
+  return Object.values(groupBy(rows, (l) => `${l.cueId} ${l.takenOn}`)).flatMap(standing);
+}
+
 /**
  * The answers of a cue and day that stand: the plain one, or the shares told since.
  *

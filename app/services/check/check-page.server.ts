@@ -5,6 +5,7 @@ import { allBeds } from "~/db/beds/beds.server";
 import { plantingById } from "~/db/beds/plantings.server";
 import { endOf, seasonsOf } from "~/db/beds/seasons.server";
 import { notesOf } from "~/db/entries/entries.server";
+import { looksOfSeason } from "~/db/looks/looks.server";
 import { containersInUse } from "~/db/ledger/containers.server";
 import { checkView } from "~/views/check/check-view";
 import { endedView, type EndedView } from "~/views/check/ended-view";
@@ -12,6 +13,7 @@ import { seasonStrip } from "~/views/life/season-strip";
 import type { Planned } from "~/views/planned";
 import { dayAndMonth } from "~/views/words";
 import { nextCropsOf } from "../beds/seasons.server";
+import { seenOf } from "../garden/garden-state.server";
 import { cropsOf } from "../garden/household-crops.server";
 import { plannedGarden } from "../garden/planned-garden.server";
 import { pickLines } from "../ledger/ledger-lines.server";
@@ -43,7 +45,16 @@ export function endedOf(db: Db, planned: Planned, plantingId: string): EndedView
   const bed = allBeds(db).find((b) => b.id === planting.bedId)?.name ?? "";
   const pick = (end.pickId && pickLines(db, end.pickId)[0]) || null;
   const of = { ...planting, bed, seasonId: latest.id, crop: latest.crop };
-  return endedView(crop, of, { ...end, pick }, nextCropsOf(crop), planned);
+  const known = [...crop.cues, ...crop.liftedCues];
+  const looks = looksOfSeason(db, latest.id).filter((l) => known.find((c) => c.id === l.cueId)?.readings.some((r) => r.id === l.readingId)); // prettier-ignore
+  return endedView(
+    crop,
+    of,
+    { ...end, pick },
+    nextCropsOf(crop),
+    planned,
+    looks.map((l) => seenOf(l)),
+  );
 }
 
 function stripOf(planned: Planned, plantingId: string) {

@@ -17,7 +17,8 @@ export function takeLook(db: Db, entry: Extract<Entry, { kind: "look" }>, { day 
   const target = plantingById(db, plantingId);
   const season = target && seasonFor(db, plantingId, day);
   if (!target || !season) return refused({ look: "This planting is no longer there." });
-  const cue = cropOfPlanting(db, target)?.cues.find((c) => c.id === cueId);
+  const crop = cropOfPlanting(db, target);
+  const cue = crop && [...crop.cues, ...crop.liftedCues].find((c) => c.id === cueId);
   if (!cue || cue.auto) return refused({ look: "That is not a look this crop knows." });
   const taken = { seasonId: season.id, cueId, takenOn: day, takenAt: entry.at };
   if (entry.readingId === null && measuredMm === undefined) {

@@ -78,7 +78,7 @@ function plantingStates(db: Db, row: GardenRow, crops: Catalogue, today: IsoDay)
         counts: counts[season.id] ?? [],
         treatments: treatments[planting.id] ?? [],
         looks: [
-          ...(looks[season.id] ?? []).filter((l) => isKnown(crop, l)).map(seenOf),
+          ...(looks[season.id] ?? []).filter((l) => isKnown(crop, l)).map((l) => seenOf(l, made)),
           ...made.flatMap((m) => roundLook(m, repeats)),
         ],
         picks: made
@@ -136,9 +136,14 @@ function isKnown(crop: Crop, { cueId, readingId }: Pick<LookRow, "cueId" | "read
   return crop.cues.find((c) => c.id === cueId)?.readings.some((r) => r.id === readingId) ?? false;
 }
 
-/** A look as the core wants it: what was not given is left out. */
-function seenOf({ cueId, readingId, takenOn, sampleOf, measuredMm, share }: LookRow & { readingId: string }) {
+/** A look as the core wants it: what was not given is left out; one after a pick of its day speaks of what was left. */
+export function seenOf(
+  { cueId, readingId, takenOn, takenAt, sampleOf, measuredMm, share }: LookRow & { readingId: string },
+  made: readonly Pick<OpenPick, "pickedOn" | "loggedAt" | "outcome">[] = [],
+) {
+  const afterPick = made.some((m) => m.outcome === "picked" && m.pickedOn === takenOn && m.loggedAt < takenAt);
   return {
+    ...(afterPick ? { afterPick } : {}),
     cueId,
     readingId,
     takenOn,

@@ -5,7 +5,7 @@ import { Field } from "~/ui/forms/Field";
 import { Action, TextInput } from "~/ui/theme/parts";
 
 interface CountPanelProps {
-  view: CheckView;
+  view: Pick<CheckView, "piece" | "repeats" | "countable">;
   onCount: (what: "ready" | "leaves", number: string) => Promise<void>;
 }
 

@@ -11,7 +11,7 @@ import type { LookDetail } from "./useLooks";
 import { Bar, Chip, Quiet, QuietSpan } from "~/ui/theme/parts";
 
 interface CuePanelProps {
-  view: CheckView;
+  view: Pick<CheckView, "cues" | "lead" | "plants" | "several" | "countable" | "piece" | "repeats">;
   units: UnitSystem;
   /** Answers tapped but not yet confirmed by the server, by cue. */
   tapped: Record<string, string>;

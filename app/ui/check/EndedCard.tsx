@@ -4,6 +4,8 @@ import { useFetcher } from "react-router";
 import type { EntryBody } from "~/core/entries";
 import type { UnitSystem } from "~/core/units";
 import { useOutbox } from "~/ui/outbox/OutboxProvider";
+import { CuePanel } from "./CuePanel";
+import { useLooks } from "./useLooks";
 import { LogPanel } from "~/ui/round/LogPanel";
 import { Action, ActionLink, Bar, Quiet } from "~/ui/theme/parts";
 import type { EndedView } from "~/views/check/ended-view";
@@ -26,6 +28,7 @@ export function EndedCard({ ended, today, containers, units, roundId }: EndedCar
         <strong>{ended.says}</strong>
         {ended.amount ? ` ${ended.amount}.` : ""}
       </chakra.p>
+      {ended.lifted && <WhatLies ended={ended} lifted={ended.lifted} units={units} />}
       <Quiet>{ended.after}</Quiet>
       <Bar>
         <UndoEnd ended={ended} />
@@ -40,6 +43,36 @@ export function EndedCard({ ended, today, containers, units, roundId }: EndedCar
       </Bar>
       {crate && <LogPanel view={ended} today={today} containers={containers} units={units} roundId={roundId} />}
       {!ended.bedFree && <WhatFollows ended={ended} />}
+    </Box>
+  );
+}
+
+interface WhatLiesProps {
+  ended: EndedView;
+  lifted: NonNullable<EndedView["lifted"]>;
+  units: UnitSystem;
+}
+
+/** What to do with what was lifted: cure on, store, use first; its cues are read like those of what stands. */
+function WhatLies({ ended, lifted, units }: WhatLiesProps) {
+  const { tapped, tap, count, pending, note } = useLooks(ended.id, ended.crop);
+  return (
+    <Box display="grid" gap="14px">
+      <chakra.p
+        aria-live="polite"
+        data-testid="lifted"
+        fontFamily="heading"
+        fontSize="1.4rem"
+        fontWeight="600"
+        lineHeight="1.2"
+        margin="0"
+        color={lifted.urgent ? "persimmon" : "ink"}
+        opacity={pending ? 0.6 : 1}
+      >
+        {lifted.says}
+      </chakra.p>
+      <CuePanel view={lifted} units={units} tapped={tapped} onTap={(...look) => void tap(...look)} onCount={count} />
+      {note && <p>{note}</p>}
     </Box>
   );
 }

@@ -7,7 +7,6 @@ import { pickReason } from "../horizon/pick-reason";
 import type { UnitSystem } from "~/core/units";
 import type { Planned } from "../planned";
 import {
-  capital,
   inTenths,
   sayDay,
   sayExpected,
@@ -21,7 +20,8 @@ import {
 import { cueView } from "./cue-view";
 import { standingsOf } from "./standings";
 import { toldBy } from "./told";
-import { conflictSentence, howToTake, verdictSentence, waitingSentence } from "./verdict-words";
+import { afterSentence, howToTake, notToDo, waitingSentence } from "./how-words";
+import { conflictSentence, verdictSentence } from "./verdict-words";
 
 export type CheckView = NonNullable<ReturnType<typeof checkView>>;
 
@@ -56,7 +56,7 @@ function whatItIs(p: PlantingOutlook, { today, units }: Planned) {
     piece: crop.piece,
     repeats: crop.mode !== "once",
     size: sayReadingText(crop.size.text, units),
-    after: `${capital(crop.after.text)}. ${capital(crop.after.store)}.`,
+    after: afterSentence(crop, p.ways),
     standings: standingsOf(p, units),
   };
 }
@@ -73,9 +73,9 @@ function whatToDo(p: PlantingOutlook, planned: Planned) {
     verdict: verdictSentence(j.verdict, { crop, today, units }),
     urgent: URGENT.includes(j.verdict.kind),
     sure: inTenths(j.verdict.probability),
-    how: howToTake(crop, p.ways),
-    not: `Do not ${crop.pick.not}.`,
-    waiting: waitingSentence(crop, j.window, j.standsStill, today),
+    how: howToTake(crop, p.ways, j.verdict),
+    not: notToDo(crop, p.ways, j.verdict),
+    waiting: waitingSentence(crop, j, today),
     caution: p.ban
       ? "The label has the last word on when it may be picked, and on when you may touch it."
       : cautionOf(crop),

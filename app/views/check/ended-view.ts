@@ -3,7 +3,9 @@ import type { Crop } from "~/core/crops";
 import { isCounted } from "~/core/garden";
 import type { EndReason, SeasonCrop } from "~/core/seasons";
 import type { LedgerLine } from "../ledger/ledger-view";
+import type { Look } from "~/core/readiness";
 import type { Planned } from "../planned";
+import { liftedView } from "./lifted-view";
 import { capital, cropAndVariety, dayAndMonth, sayAmount, sayPieces, sayStand } from "../words";
 
 export type EndedView = ReturnType<typeof endedView>;
@@ -40,6 +42,7 @@ export function endedView(
   end: { endedOn: IsoDay; reason: EndReason; pick: LedgerLine | null },
   next: readonly SeasonCrop[],
   { today, units }: Pick<Planned, "today" | "units">,
+  looks: readonly Look[],
 ) {
   const on = dayAndMonth(end.endedOn, today);
   const rests = Boolean(crop.perennial) && end.reason !== "bed free";
@@ -57,6 +60,7 @@ export function endedView(
     rests,
     bedFree: end.reason === "bed free",
     next: end.reason === "bed free" ? [] : next.filter((c) => c !== planting.crop).map((c) => ({ crop: c, words: NEXT_WORDS[c] })), // prettier-ignore
+    lifted: end.reason === "all taken" ? liftedView(crop, planting, end.endedOn, looks, { today, units }) : null,
     after: `${capital(crop.after.text)}. ${capital(crop.after.store)}.`,
     counted: isCounted(crop),
     piece: crop.piece,

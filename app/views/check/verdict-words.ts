@@ -1,10 +1,10 @@
 import type { IsoDay } from "~/core/calendar";
 import type { Crop } from "~/core/crops";
 import type { Threat } from "~/core/hazards";
-import { windowSchool, type ConflictTold, type Limit, type Verdict, type Window } from "~/core/readiness";
+import type { ConflictTold, Limit, Verdict } from "~/core/readiness";
 import type { UnitSystem } from "~/core/units";
 import { apartSentence, ofTheRest, sayAdvice } from "./apart-words";
-import { inTenths, sayDay, sayNight, sayTemperature, shareInWords } from "../words";
+import { capital, inTenths, lower, sayDay, sayNight, sayTemperature, shareInWords } from "../words";
 
 /** What a verdict is said with. */
 export interface VerdictWords {
@@ -53,15 +53,15 @@ function sayLimit(limit: Limit, today: IsoDay): string {
   }
 }
 
-const tidy = (text: string) => text.replace(/\.$/, "");
 const THINNING = " Take the biggest, it gives the rest room.";
 
 /** A verdict as a sentence or two that cover all of the planting: what is told apart first, then the rest. */
 export function verdictSentence(verdict: Verdict, words: VerdictWords): string {
   const apart = verdict.apart.map((a) => apartSentence(a, words.crop));
-  if (apart.length === 0) return wholeSentence(verdict, words);
+  const said = verdict.said.map((advice) => `${capital(advice)}.`);
+  if (apart.length === 0) return [wholeSentence(verdict, words), ...said].join(" ");
   const rest = verdict.because.why === "some apart" ? verdict.because.rest : verdict;
-  return [...apart, ofTheRest(wholeSentence({ ...rest, apart: [] }, words))].join(" ");
+  return [...apart, ofTheRest(wholeSentence({ ...rest, apart: [] }, words)), ...said].join(" ");
 }
 
 function wholeSentence(verdict: Verdict, words: VerdictWords): string {
@@ -87,9 +87,11 @@ function wholeSentence(verdict: Verdict, words: VerdictWords): string {
     case "overdue":
       return `Take it, whatever the size: ${because.daysPast} growing days past its packet date, and ${because.because}.`;
     case "by its dates":
-      return `Look today. By its dates it ${because.over ? "may be going over" : "should be ready"}.`;
+      return byDates(because, crop);
     case "may be over":
       return mayBeOver(because, crop);
+    case "all picked":
+      return `Is that all? As many ${crop.piece.many} were picked as it had. If some still stand, look at one; if not, say that all of it was taken.`; // prettier-ignore
     case "looks disagree":
       return "Open one before you pick: two looks disagree.";
     case "ripe, perhaps over":
@@ -117,11 +119,21 @@ function wholeSentence(verdict: Verdict, words: VerdictWords): string {
     case "holds on":
       return `Leave it, it holds on: ${sayAdvice(because.advice)}. Try again ${again}.`;
     case "some ready":
-      return `Take the ${crop.thins?.value ? "biggest" : "ripe ones"} today, ${shareInWords(because.share)} of them. Leave the rest${because.rest === "nearly" ? ", nearly ready" : ""}. Look again ${again}.`; // prettier-ignore
+      return `Take the ${crop.thins?.value ? "biggest" : "ripe ones"} today, ${shareInWords(because.share)} of them. Leave the rest${because.later[0]?.state === "nearly" ? ", nearly ready" : ""}. Look again ${again}.`; // prettier-ignore
     case "leaves wet":
       return `Wait until the leaves are dry: wet hands carry disease. ${wholeSentence(because.rest, words)}`;
     case "some apart":
       return wholeSentence(because.rest, words);
+    case "growth ended":
+      return growthEnded(verdict, because, words);
+    case "curing":
+      return curing(verdict, because, words);
+    case "keeps":
+      return `Store it: ${crop.after.store}.${because.until ? ` Best used by ${sayDay(because.until, today)}.` : ""}`;
+    case "will not keep":
+      return `Use it first: ${sayAdvice(because.advice)}.`;
+    case "kept long":
+      return `Use it first: it has been kept for ${because.days} days. Look it over before you eat it.`;
     case "nearly":
       return `Nearly. Look again ${again}.${because.thin ? THINNING : ""}`;
     case "not yet":
@@ -146,6 +158,47 @@ function readySentence(
     return holds ? `${ready} Dig what a meal needs; the rest holds in the ground.` : `${ready} Dig what a meal needs; all of it ${by}${before}.`; // prettier-ignore
   if (holds && kind === "ready") return `${ready} It holds for two weeks and more.${bigger}`;
   return `${ready} Take ${part ? "those" : "it"} ${by}${before}.${kind === "take today" ? "" : bigger}${small}`;
+}
+
+/** "Look today. By its dates it should be ready. Dig one first, and then decide." */
+function byDates(
+  { over, openFirst, askPicked }: Extract<Verdict["because"], { why: "by its dates" }>,
+  crop: Crop,
+): string {
+  const state = over ? "may be going over" : crop.mode === "repeat" ? "should be bearing" : "should be ready";
+  const asks = askPicked ? " Picked already? Log when last." : "";
+  return `Look today. By its dates it ${state}.${openFirst ? ` ${openOne(crop)} one first, and then decide on the rest.` : ""}${asks}`; // prettier-ignore
+}
+
+const openOne = ({ group }: Crop) => (["root", "tuber", "bulb"].includes(group) ? "Dig" : "Open");
+
+function growthEnded(
+  { kind, takeBy }: Verdict,
+  { limit, holds }: Extract<Verdict["because"], { why: "growth ended" }>,
+  { today, crop }: VerdictWords,
+): string {
+  const why = "It has grown as far as it will: hardly any warmth is ahead.";
+  if (crop.life.taking.way === "as needed" && holds)
+    return `${why} Dig what a meal needs; the rest holds in the ground.`;
+  const before = limit ? `, ${limit.by === "bed" ? "before the bed is needed" : sayLimit(limit, today)}` : "";
+  const by = kind === "take today" ? "today" : holds ? "when it suits you" : `by ${sayDay(takeBy ?? today, today)}`;
+  return `${why} Take it ${by}${before}: it gains nothing by standing.`;
+}
+
+/** What was lifted and is not cured. */
+function curing(
+  { lookAgain }: Verdict,
+  { advice, until, due, then }: Extract<Verdict["because"], { why: "curing" }>,
+  { today, crop }: VerdictWords,
+): string {
+  const after = then === "use first" ? " Then keep it apart and use it first." : "";
+  if (due && until) {
+    const ask = crop.liftedCues[0]?.ask;
+    return `By its days it should be cured. Look before you store it${ask ? `: ${lower(ask)}` : "."}${after}`;
+  }
+  const how = advice ? `: ${sayAdvice(advice)}` : "";
+  const when = until ? ` About ${sayDay(until, today)} it should be cured.` : ` Look again ${sayDay(lookAgain ?? today, today)}.`; // prettier-ignore
+  return `Cure it on${how}.${when}${after}`;
 }
 
 const ENDINGS: Record<string, string> = {
@@ -180,24 +233,4 @@ export function conflictSentence(conflict: ConflictTold): string {
     ? "What you saw inside decides."
     : "Open, cut, dig or taste one before you pick the rest.";
   return `Two looks disagree: “${conflict.less}” speaks for waiting, “${conflict.more}” for taking. ${settle}`;
-}
-
-/** How it is taken, in the household's ways where they differ. */
-export function howToTake(crop: Crop, ways: Readonly<Record<string, string>>): string {
-  const window = windowSchool(crop);
-  const advice = crop.schools
-    .filter((s) => s !== window)
-    .flatMap((s) => s.options.find((o) => o.id === ways[s.id])?.advice ?? []);
-  return [crop.pick.how, ...advice, crop.pick.stays && `Leave ${crop.pick.stays}`]
-    .filter(Boolean)
-    .map((part) => `${tidy(part)}.`)
-    .join(" ");
-}
-
-/** What happens if it waits. */
-export function waitingSentence(crop: Crop, window: Window, standsStill: boolean, today: IsoDay): string {
-  if (standsStill) return "Hardly any warmth ahead: it neither ripens nor ages, and holds where it stands.";
-  const closes = window.closes.p50;
-  const until = closes && closes > today ? `Best until about ${sayDay(closes, today)}. ` : "";
-  return `${until}${crop.waiting.text}.`;
 }

@@ -16,7 +16,8 @@ import { doubtRange } from "~/core/life";
 import { solvePlan } from "~/core/planner";
 import { UnitSystem } from "~/core/units";
 import { DailyWeather, trackIndex } from "~/core/weather";
-import { conflictSentence, howToTake, verdictSentence, waitingSentence } from "../check/verdict-words";
+import { afterSentence, howToTake, waitingSentence } from "../check/how-words";
+import { conflictSentence, verdictSentence } from "../check/verdict-words";
 
 /** One planting without the garden round it: what `judge` and `forecast` need. */
 const OnePlanting = z.object({
@@ -144,8 +145,9 @@ export function judgeAnswer(input: unknown, catalogue: Catalogue) {
     verdict: { ...j.verdict, sentence: verdictSentence(j.verdict, { crop, today: one.today, units: one.units }) },
     odds: j.odds,
     window: j.window,
-    how: howToTake(crop, planting.ways),
-    waiting: waitingSentence(crop, j.window, j.standsStill, one.today),
+    how: howToTake(crop, planting.ways, j.verdict),
+    waiting: waitingSentence(crop, j, one.today),
+    after: afterSentence(crop, planting.ways),
     evidence: evidenceTold(planting),
     conflict: j.conflict && conflictSentence(j.conflict),
     shareReady: j.shareReady,

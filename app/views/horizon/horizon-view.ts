@@ -58,6 +58,12 @@ function inShort(p: PlantingOutlook, { today }: Planned): string {
       return verdict.because.why === "too young" ? "too young to pick" : "stop for this year";
     case "look again":
       return verdict.lookAgain ? `nearly; look ${say(verdict.lookAgain)}` : "nearly";
+    case "cure on":
+      return "lifted: cure it on";
+    case "store":
+      return "lifted: store it";
+    case "use first":
+      return "lifted: use it first";
     case "leave":
       return stageInWords(odds);
   }
