@@ -40,7 +40,7 @@ type Answer = ReturnType<typeof answerTo>;
 const TAKES = ["take", "take the ripe ones", "take the biggest", "take what a meal needs", "take early", "strip it all", "take and use first"]; // prettier-ignore
 const taken = ({ parts }: Answer) => parts.filter((p) => TAKES.includes(p.act)).reduce((sum, p) => sum + p.share, 0);
 const left = ({ parts }: Answer) => parts.filter((p) => p.act === "leave").reduce((sum, p) => sum + p.share, 0);
-const WAITS = ["leave", "look again", "wait dry", "look now", "settle"];
+const WAITS = ["leave", "look again", "wait dry", "look now", "settle", "cure on"];
 
 /** Whether an answer leads to the same act. */
 const SAME: Record<GardenerCase["did"], (a: Answer) => boolean> = {

@@ -180,7 +180,7 @@ export function judge(input: JudgeInput): Judgement {
     stages,
     shareReady,
     growth: growthOf(dev, belief, looks, today),
-    evidence: evidenceOf(dev, belief, looks, today),
+    evidence: evidenceOf(dev, belief, looks, today, verdict),
     conflict: conflict && toldOf(conflict),
     nextLooks: lifted ? liftedLooks(crop, lifted.looks, today) : tellingCues(crop, dev, belief.posterior, looks, today),
     standsStill: stands,

@@ -61,9 +61,9 @@ describe("what a pick leaves of what was told", () => {
     expect(seen.shareReady).toBeCloseTo(0.5, 9);
     // After a full pick of what keeps giving, what was hidden still counts.
     const beans = (afterPick: boolean) =>
-      judge("bean_bush", [["hidden_left", "ripe_ones_were_hidden", 0.1, afterPick]], [pick(40, true)]).verdict;
-    expect(beans(true).apart).toHaveLength(1);
-    expect(beans(false).apart).toHaveLength(0);
+      judge("bean_bush", [["hidden_left", "ripe_ones_were_hidden", 1, afterPick]], [pick(40, true)]).verdict.sentence;
+    expect(beans(true)).toMatch(/go over it once more/);
+    expect(beans(false)).not.toMatch(/go over it once more/);
   });
 
   test("a split one that came off is no news any more", () => {

@@ -1,4 +1,5 @@
 import type { Flag } from "./flags";
+import type { KnownLook } from "./look";
 import type { Stage } from "./stages";
 import { advised, answer, saidBy, type Odds } from "./step";
 import { readyVerdict, salvageVerdict, waitForDry } from "./steps-ready";
@@ -19,11 +20,15 @@ export function insideVerdict(context: VerdictContext, odds: Odds): Verdict | un
   const { means } = look.reading;
   if (means === "ready" && odds.readyOrPast < CALL) return readyVerdict(context, { ...odds, readyOrPast: CALL });
   if (means !== "early" && means !== "nearly" && means !== "past") return undefined;
-  const because: VerdictReason = { why: "seen inside", state: means, advice: saidBy(look) };
+  const because: VerdictReason = { why: "seen inside", state: means, advice: insideSaid(look) };
   if (means === "past") return answer(crop.mode === "repeat" ? "clear" : "past", because, 1, { takeBy: today });
   const lookAgain = nextFreeDay(context, means === "early" ? Math.max(2, crop.again?.low ?? 4) : 2);
   return answer(means === "early" ? "leave" : "look again", because, 1, { lookAgain });
 }
+
+/** What is past and carries no advice of its own is used first. */
+const insideSaid = (look: KnownLook) =>
+  look.reading.means === "past" && !look.reading.advice ? `${saidBy(look)} inside, use it first` : saidBy(look);
 
 /** Soaked fruit is soft and swollen for a day or two: nothing that is felt or seen outside counts until it has dried. */
 export function wateredVerdict(context: VerdictContext, odds: Odds): Verdict | undefined {

@@ -124,7 +124,7 @@ function whatToLookFor({ crop, planting, judgement: j }: PlantingOutlook, { toda
       reading: e.measuredMm === null ? sayReadingText(e.reading, units) : sayLength(e.measuredMm, units),
       on: sayDay(e.takenOn, today),
       moved: e.moved,
-      effect: effectInWords(e.moved),
+      effect: effectInWords(e),
     })),
   };
 }
@@ -158,7 +158,8 @@ function rangeInWords(range: DayRange, today: string): string {
   return `${say(range.p50)} (between ${say(range.p10)} and ${say(range.p90)})`;
 }
 
-function effectInWords(moved: number): string {
+function effectInWords({ moved, decides }: { moved: number; decides: boolean }): string {
+  if (decides) return "settled it";
   const points = Math.round(Math.abs(moved) * 100);
   if (points < 1) return "made no odds";
   return `${moved > 0 ? "towards ready" : "away from ready"}, ${points} points`;

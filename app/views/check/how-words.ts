@@ -55,7 +55,7 @@ export function howToTake(crop: Crop, ways: Ways, verdict: Verdict): string {
     ...chosen.map((o) => o.advice),
     stays && `Leave ${stays}`,
   ]);
-  return WAITS.includes(kind) ? `When it is ready: ${text}` : text;
+  return WAITS.includes(kind) && verdict.kind !== "take some" ? `When it is ready: ${text}` : text;
 }
 
 const clauses = (text: string, keep: (clause: string) => boolean) => text.split(/;\s+/).filter(keep).join("; ");
@@ -108,7 +108,9 @@ export function waitingSentence(
   if (WAITS.includes(kind)) return onceReady(crop, window.opens.p50, today);
   const closes = window.closes.p50;
   const until = kind === "ready" && closes && closes > today ? `Best until about ${sayDay(closes, today)}. ` : "";
-  return `${until}${crop.waiting.text}.`;
+  // What comes off today is not told how long it might stand.
+  const costs = kind === "ready" ? crop.waiting.text : clauses(crop.waiting.text, (c) => !/\b(stands?|holds?|keeps) for\b/.test(c)); // prettier-ignore
+  return `${until}${capital(costs)}.`;
 }
 
 function onceReady({ waiting }: Crop, opens: IsoDay | null, today: IsoDay): string {
