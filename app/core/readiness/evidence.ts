@@ -39,6 +39,7 @@ export function evidenceOf(
   verdict: Verdict,
 ): Evidence[] {
   const quoted = quotedBy(verdict);
+  const movedBy = (without: Belief["posterior"]) => (without === belief.posterior ? 0 : withAll - readyOddsOn(dev, without, today)); // prettier-ignore
   const withAll = readyOddsOn(dev, belief.posterior, today);
   return looks
     .map((look) => ({
@@ -48,7 +49,7 @@ export function evidenceOf(
       measuredMm: look.measuredMm ?? null,
       takenOn: look.takenOn,
       decides: quoted.has(saidBy(look)) || quoted.has(look.reading.text),
-      moved: withAll - readyOddsOn(dev, belief.without(look), today),
+      moved: movedBy(belief.without(look)),
     }))
     .sort((a, b) => Number(b.decides) - Number(a.decides) || Math.abs(b.moved) - Math.abs(a.moved));
 }

@@ -51,7 +51,8 @@ export function readingOfSize(cue: Cue, mm: number): Reading | undefined {
  */
 export function knownLooks(crop: Crop, looks: readonly Look[]): KnownLook[] {
   return looks.map((look) => {
-    const cue = look.cueId === ROUND_LOOK.id ? ROUND_LOOK : [...crop.cues, ...crop.liftedCues].find((c) => c.id === look.cueId); // prettier-ignore
+    const isIt = (c: Cue) => c.id === look.cueId;
+    const cue = look.cueId === ROUND_LOOK.id ? ROUND_LOOK : (crop.cues.find(isIt) ?? crop.liftedCues.find(isIt));
     if (!cue) throw new LookRefused("unknown cue", `cue: ${crop.id} has no cue “${look.cueId}”`);
     const reading = cue.readings.find((r) => r.id === look.readingId);
     if (!reading)
