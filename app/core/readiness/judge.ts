@@ -175,7 +175,7 @@ export function judge(input: JudgeInput): Judgement {
   return {
     verdict,
     odds,
-    arc: arcPosition(odds),
+    arc: verdict.because.why === "by its dates" && crop.mode === "repeat" ? modest(arcPosition(odds)) : arcPosition(odds), // prettier-ignore
     window,
     stages,
     shareReady,
@@ -188,8 +188,11 @@ export function judge(input: JudgeInput): Judgement {
   };
 }
 
-/** A day that brings less than this share of the heat of the warmest usual day is no growing day: our judgement. */
-const GROWING_SHARE = 0.25;
+/** A day that brings this share of the heat of the warmest usual day is a growing day, a cooler one a part of one: our judgement. */
+const GROWING_SHARE = 0.6;
+
+/** By dates alone nobody knows how far what keeps giving has gone. */
+const modest = ({ at, spread }: Judgement["arc"]) => ({ at: Math.min(at, 0.6), spread: Math.max(spread, 0.25) });
 
 /** A decisive look that says ready, and none beside it that says less. */
 function isSeenReady(looks: readonly KnownLook[]): boolean {
@@ -205,14 +208,14 @@ function overdueOf({ crop, dev, today, packetHighDays }: JudgeInput): Overdue | 
   return daysPast > rule.liftPastPacketDays ? { daysPast, because: rule.because } : null;
 }
 
-/** Days since the start on which it grew. */
+/** Days since the start as far as it grew on them. */
 function growingDays(dev: Development, today: IsoDay): number {
   const { sum } = dev.thermal;
-  const least = GROWING_SHARE * dev.warmestDayHeat;
+  const least = Math.max(0.1, GROWING_SHARE * dev.warmestDayHeat);
   const until = Math.min(sum.length - 1, daysBetween(dev.startedOn, today));
   let days = 0;
-  for (let i = 1; i <= until; i++) if (sum[i]! - sum[i - 1]! >= least) days++;
-  return days;
+  for (let i = 1; i <= until; i++) days += Math.min(1, (sum[i]! - sum[i - 1]!) / least);
+  return Math.round(days);
 }
 
 /** Heat of the days ahead below this share of as many of the warmest is standstill: our judgement. */

@@ -56,7 +56,7 @@ describe("after the lift", () => {
     const mixed: Read[] = [["wounds", "soft_mouldy_or_rotten", undefined, { pieces: 1 }], ["wounds", "cut_speared_or_bruised", undefined, { pieces: 2 }]]; // prettier-ignore
     const { parts, says } = lying("potato_maincrop", 2, mixed);
     expect(parts.map((p) => p.act)).toEqual(["throw out", "use first", "cure on"]);
-    expect(says).toMatch(/^Do not eat .*throw it out.*use it first, today.*The rest: cure it on/s);
+    expect(says).toMatch(/^Do not eat .*throw it out.*use it first, today.*Cure the rest on/s);
   });
 
   test("what needs no curing is stored, and what has been kept too long is looked over first", () => {

@@ -51,6 +51,11 @@ export function ShareRow({ cue, readingId, onShare }: ShareRowProps) {
           {words}
         </Chip>
       ))}
+      {shared && !SHARES.some(([share]) => Math.abs(shared.share - share) <= SAME) && (
+        <Chip aria-pressed onClick={() => onShare(readingId, shared.share)}>
+          {say(shared.share)}
+        </Chip>
+      )}
       {cue.mix.length > 0 && (
         <QuietSpan width="100%" aria-live="polite">
           {cue.mix.length > 1 && cue.mix.map((m) => `${text(m.readingId)}: ${say(m.share)}`).join(" · ")}

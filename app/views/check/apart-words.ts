@@ -28,6 +28,9 @@ export const sayAdvice = (advice: string): string => lower(advice.replace(/\.$/,
 export function ofTheRest(sentence: string): string {
   const said = sentence
     .replace(/^(Leave|Take) it\b/, "$1 the rest")
+    .replace(/^Cure it on\b/, "Cure the rest on")
+    .replace(/^Store it\b/, "Store the rest")
+    .replace(/^Use it first\b/, "Use the rest first")
     .replace(/^Do not eat it\b/, "Do not eat the rest")
     .replace(/^Do not pick\b/, "Do not pick the rest");
   return said === sentence ? `The rest: ${sentence.charAt(0).toLowerCase()}${sentence.slice(1)}` : said;

@@ -7,6 +7,7 @@ import { pickReason } from "../horizon/pick-reason";
 import type { UnitSystem } from "~/core/units";
 import type { Planned } from "../planned";
 import {
+  capital,
   inTenths,
   sayDay,
   sayExpected,
@@ -70,7 +71,7 @@ function whatToDo(p: PlantingOutlook, planned: Planned) {
   return {
     arc: j.arc,
     stage: stageInWords(j.odds),
-    verdict: verdictSentence(j.verdict, { crop, today, units }),
+    verdict: verdictSentence({ ...j.verdict, said: [] }, { crop, today, units }),
     urgent: URGENT.includes(j.verdict.kind),
     sure: inTenths(j.verdict.probability),
     how: howToTake(crop, p.ways, j.verdict),
@@ -83,7 +84,7 @@ function whatToDo(p: PlantingOutlook, planned: Planned) {
     closes: rangeInWords(j.window.closes, today),
     conflict: j.conflict && conflictSentence(j.conflict),
     /** What the garden has told beyond the cues, a line each. */
-    told: toldBy(p, planned),
+    told: [...j.verdict.said.map((advice) => `${capital(advice)}.`), ...toldBy(p, planned)],
     planToday: planDay === 0 && waits ? planTodayWords(planned, p, first!.pieces) : null,
     plan: first ? planWords(planned, p, first) : null,
     expected: expectedOf(p, planned, waits && planDay !== 0),

@@ -53,7 +53,7 @@ export function howToTake(crop: Crop, ways: Ways, verdict: Verdict): string {
   const text = sentences([
     all ? clauses(how, (c) => !PATIENCE.test(c)) : how,
     ...chosen.map((o) => o.advice),
-    stays && `Leave ${stays}`,
+    stays && !stays.startsWith("nothing") && `Leave ${stays}`,
   ]);
   return WAITS.includes(kind) && verdict.kind !== "take some" ? `When it is ready: ${text}` : text;
 }

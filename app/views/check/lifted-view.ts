@@ -1,7 +1,7 @@
 import type { IsoDay } from "~/core/calendar";
 import type { Crop } from "~/core/crops";
 import { plantsOf } from "~/core/life";
-import { judgeLifted, type Look } from "~/core/readiness";
+import { cueScale, judgeLifted, type Look } from "~/core/readiness";
 import type { Planned } from "../planned";
 import { cueView } from "./cue-view";
 import { verdictSentence } from "./verdict-words";
@@ -31,7 +31,8 @@ export function liftedView(
     countable: null,
     piece: crop.piece,
     repeats: false,
-    lead: ofToday.length > 0 ? 0 : 1,
+    // Whether it is cured is asked until somebody has felt it.
+    lead: nextLooks[0] && (ofToday.length === 0 || cueScale(nextLooks[0])) ? 1 : 0,
     cues: order.map((cue) =>
       cueView(crop, cue, { units, today }, 0, {
         now: ofToday.findLast((l) => l.cueId === cue.id),

@@ -144,7 +144,7 @@ function saysOf({ today, units, outlook, plan }: Planned, p: PlantingOutlook, li
   if (life.opens) {
     const { p50 } = life.opens;
     const open = p50 !== null && p50 <= today;
-    says.push(open ? `By its dates the first pick was due about ${shortDay(p50, today)}; nobody has logged one.` : `First pick about ${p50 ? sayDay(p50, today) : "later than this outlook"}, ${range(life.opens)} in eight years of ten.`); // prettier-ignore
+    says.push(open ? `By its dates the first pick was due about ${shortDay(p50, today)}; nobody has logged one.` : `First pick ${p50 ? `about ${sayDay(p50, today)}` : "later than this outlook reaches"}${life.opens.p10 && life.opens.p90 ? `, ${range(life.opens)} in eight years of ten` : ""}.`); // prettier-ignore
   }
   const next = plannedPicks(p, plan.picks)[0];
   if (next) says.push(`Next pick planned ${sayDay(outlook.days[next.day]!, today)}, ${sayExpected(crop, next.pieces, p.doubt, units)}.`); // prettier-ignore
