@@ -33,3 +33,25 @@ test("a row told in metres on the planting's form is said so on the beds and its
   await page.goto(`${demo.url}/check/carrot-late`);
   await expect(page.getByText(/4\.5 m of row/)).toBeVisible();
 });
+
+test("onions that were lifted are asked for where they lie: cure on, three speared first, store once the necks are dry", async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/check/onion-red`);
+  const panel = page.getByRole("region", { name: "Log a pick" });
+  await panel.getByRole("textbox", { name: /^How many / }).fill("58");
+  await panel.getByRole("button", { name: /^Picked, all/ }).click();
+  const lifted = page.getByTestId("lifted");
+  await expect(lifted).toContainText("Cure it on: one layer in shade");
+  await page.getByRole("button", { name: "wet or milky where it was cut" }).click();
+  await expect(lifted).toContainText("Look again Monday");
+  await page.getByText(/^More to look for/).click();
+  await page.getByRole("button", { name: "cut, speared or bruised" }).click();
+  await expect(lifted).toContainText("The one with “cut, speared or bruised”: use it first");
+  await page.getByRole("button", { name: "shrunk and tight, skins rustle" }).click();
+  await expect(lifted).toContainText("Store the rest");
+  // Undo makes it stand again.
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(page.getByTestId("verdict")).toBeVisible();
+});

@@ -43,7 +43,7 @@ export interface Assessment {
 export function assess(crop: Crop, dev: Development, looks: readonly Look[], today: IsoDay): Assessment {
   const all = knownLooks(crop, looks);
   const known = all
-    .filter((l) => isOfCycle(l, dev) && l.takenOn <= today && !crop.liftedCues.includes(l.cue))
+    .filter((l) => isOfCycle(l, dev) && l.takenOn <= today && !isReadAgain(l, all) && !crop.liftedCues.includes(l.cue))
     .sort((a, b) => a.takenOn.localeCompare(b.takenOn) || a.cueId.localeCompare(b.cueId));
   const conflict = conflictAmong(known);
   const belief = beliefAfter(
@@ -64,6 +64,10 @@ export function assess(crop: Crop, dev: Development, looks: readonly Look[], tod
 /** Of this cycle; after a full pick, what was said of what it left speaks of the next one. */
 const isOfCycle = (l: KnownLook, { cycle, startedOn }: Development) =>
   l.takenOn >= startedOn || (cycle === "again" && l.afterPick === true && addDays(l.takenOn, 1) === startedOn);
+
+/** What was read of it before a pick is not what is left, once that has been read too. */
+const isReadAgain = (look: KnownLook, all: readonly KnownLook[]) =>
+  !look.afterPick && all.some((l) => l.afterPick && l.cueId === look.cueId && l.takenOn === look.takenOn);
 
 export interface Judgement {
   verdict: Verdict;

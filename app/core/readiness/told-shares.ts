@@ -39,7 +39,7 @@ export function toldShares(looks: readonly KnownLook[], today: IsoDay): SharesTo
       Number(b.afterPick ?? false) - Number(a.afterPick ?? false) ||
       WEIGHTS[a.cue.weight] - WEIGHTS[b.cue.weight],
   )[0];
-  if (!lead) return undefined;
+  if (!lead || looks.some((l) => isPlainAfter(l, lead))) return undefined;
   const told: ToldShares = { early: 0, nearly: 0, ready: 0 };
   let past = 0;
   for (const l of shared) {
@@ -55,6 +55,12 @@ export function toldShares(looks: readonly KnownLook[], today: IsoDay): SharesTo
   const whole = told.early + told.nearly + told.ready;
   for (const state of STATES) told[state] /= whole;
   return { shares: told, look: lead };
+}
+
+/** The same cue read of all of them since. */
+function isPlainAfter(look: KnownLook, lead: KnownLook): boolean {
+  if (isShared(look) || look.cueId !== lead.cueId) return false;
+  return look.takenOn > lead.takenOn;
 }
 
 /** A count is a look at all of them: those counted are ready, the others on their way. */
