@@ -40,7 +40,7 @@ test("onions that were lifted are asked for where they lie: cure on, three spear
 }) => {
   await page.goto(`${demo.url}/check/onion-red`);
   const panel = page.getByRole("region", { name: "Log a pick" });
-  await panel.getByRole("textbox", { name: /^How many / }).fill("58");
+  await panel.getByRole("textbox", { name: "How much it weighs" }).fill("6 kg");
   await panel.getByRole("button", { name: /^Picked, all/ }).click();
   const lifted = page.getByTestId("lifted");
   await expect(lifted).toContainText("Cure it on: one layer in shade");

@@ -1,7 +1,7 @@
 import { expect, test } from "vitest";
 import { catalogue, sources } from "~/catalogue/catalogue.server";
 import { readFileSync, readdirSync } from "node:fs";
-import { CROP_GROUPS, Standing, findCrop } from "~/core/crops";
+import { CROP_GROUPS, Standing, cropInWords } from "~/core/crops";
 import { cueScale } from "~/core/readiness";
 
 const crops = catalogue();
@@ -67,10 +67,10 @@ test.each([
   ["potatoes", "potato_maincrop"],
   ["Peaches", "peach"],
   ["sweet corn", "sweetcorn"],
-])("“%s” is %s", (word, id) => expect(findCrop(crops, word)?.id).toBe(id));
+])("“%s” is %s", (word, id) => expect(cropInWords(crops, word)).toMatchObject({ status: "one", crop: { id } }));
 
 test("a word that fits nothing finds nothing", () => {
-  expect(findCrop(crops, "tulip")).toBeUndefined();
-  expect(findCrop(crops, "")).toBeUndefined();
-  expect(findCrop(crops, "be")).toBeUndefined();
+  expect(cropInWords(crops, "tulip").status).toBe("none");
+  expect(cropInWords(crops, "").status).toBe("none");
+  expect(cropInWords(crops, "be").status).toBe("none");
 });

@@ -21,8 +21,8 @@ test.each([
     },
   ],
   [
-    "french bean purple, sown on 2026-07-08, in Long bed",
-    { plants: 1, crop: "bean_bush", variety: "purple", startedOn: "2026-07-08", bedName: "Long bed" },
+    "9 french bean purple, sown on 2026-07-08, in Long bed",
+    { plants: 9, crop: "bean_purple", variety: "french", startedOn: "2026-07-08", bedName: "Long bed" },
   ],
   [
     "5x tomato, transplanted 25 May; Sun wall",

@@ -1,8 +1,8 @@
-import { isValid, parse } from "date-fns";
 import type { IsoDay } from "../calendar";
-import { readRowLength } from "../units";
+import { cropInWords, type Catalogue } from "./crop-words";
 import type { Crop, StartEvent } from "./crop";
-import { findCrop, type Catalogue } from "./find-crop";
+import { readHowMany } from "./how-many";
+import { joinDates, readPlantingDay, type DayOrder } from "./planting-date";
 
 export type PlantingLine =
   | {
@@ -32,67 +32,56 @@ const EVENT_WORDS: Record<string, StartEvent> = {
   "new growth": "growth",
   growth: "growth",
 };
-const WITH_YEAR = ["yyyy-MM-dd", "d MMM yyyy", "d MMMM yyyy", "d.M.yyyy", "d/M/yyyy"];
-const WITHOUT_YEAR = ["d MMM", "d MMMM", "MMM d", "MMMM d"];
-const ISO = (date: Date) =>
-  [date.getFullYear(), String(date.getMonth() + 1).padStart(2, "0"), String(date.getDate()).padStart(2, "0")].join("-");
+const EVENT = "sown|sowed|sow|planted|transplanted|set out|blossom|flowered|bloomed|new growth|growing|growth";
 
-/** A date as typed; without a year, the latest such day not after today. */
-function readDay(text: string, today: IsoDay): IsoDay | undefined {
-  const tidy = text.trim().replace(/(\d)(st|nd|rd|th)\b/i, "$1");
-  for (const form of WITH_YEAR) {
-    const date = parse(tidy, form, new Date(2000, 0, 1));
-    if (isValid(date) && date.getFullYear() > 1900) return ISO(date);
-  }
-  const year = Number(today.slice(0, 4));
-  for (const y of [year, year - 1])
-    for (const form of WITHOUT_YEAR) {
-      const date = parse(`${tidy} ${y}`, `${form} yyyy`, new Date(2000, 0, 1));
-      if (isValid(date) && ISO(date) <= today) return ISO(date);
-    }
-  return undefined;
+const wrong = (sentence: string) => ({ status: "not understood" as const, sentence });
+
+/** The parts of a line: at commas and semicolons that stand in no number and no date, and before how it started. */
+function partsOf(line: string): string[] {
+  return joinDates(line)
+    .replace(new RegExp(`([^,;\\s])\\s+(?=(?:${EVENT})\\b\\s*(?:on\\s+)?\\S*\\d)`, "gi"), "$1, ")
+    .split(/(?<!\d),|,(?!\d)|;/)
+    .map((part) => part.trim())
+    .filter(Boolean);
 }
 
 /**
- * Understands a planting typed in one line: "6 courgette Striped, sown 3 May, bed 4".
- * The crop comes first (with a number of plants or metres of row before it and a variety after it, both optional), then
- * how and when it started, then the bed.
+ * Understands a planting typed in one line: "6 courgette Striped, sown 3 May, bed 4". First how many and of what (the
+ * crop's noun last, its variety round it), then how and when it started, then the bed.
  *
  * @param line - as typed
  * @param today - for dates without a year; a start after today is refused
- * @returns the parts, or a sentence that says which part was not understood
+ * @param order - of day and month in this household
+ * @returns the parts, or a sentence that says which part was not understood, or asks what is open
  */
-export function readPlantingLine(catalogue: Catalogue, line: string, today: IsoDay): PlantingLine {
-  const wrong = (sentence: string): PlantingLine => ({ status: "not understood", sentence });
-  const parts = line.split(/(?<!\d),|,(?!\d)|;/).map((part) => part.trim()).filter(Boolean); // prettier-ignore
-  const [what, ...rest] = parts;
+export function readPlantingLine(
+  catalogue: Catalogue,
+  line: string,
+  today: IsoDay,
+  order: DayOrder = "day first",
+): PlantingLine {
+  const [what, ...rest] = partsOf(line);
   if (!what) return wrong("Type what grows there, for example “6 courgette, sown 3 May, bed 4”.");
-
-  const row = /^(\d+(?:[.,]\d+)?\s*(?:m|metres?|meters?|ft|foot|feet))\s+(?:row\s+)?(?:of\s+)?(.+)$/i.exec(what);
-  const lengthM = row ? readRowLength(row[1]!, "metric") : null;
-  if (typeof lengthM === "string") return wrong(lengthM);
-  const counted = /^(-?\d+(?:\.\d+)?)\s*(?:x|×|plants?(?:\s+of)?)?\s*(.+)$/i.exec(what);
-  const plants = counted && !row ? Number(counted[1]) : 1;
-  if (!Number.isInteger(plants) || plants < 1 || plants > 5000)
-    return wrong(`${counted?.[1]} is not a number of plants. Use a whole number from 1 to 5000.`);
-  const words = (row?.[2] ?? counted?.[2] ?? what).trim().split(/\s+/);
-  let crop: Crop | undefined;
-  let used = words.length;
-  for (; used > 0 && !crop; used--) crop = findCrop(catalogue, words.slice(0, used).join(" "));
-  if (!crop) return wrong(notKnown(catalogue, words));
-  const variety = words.slice(used + 1).join(" ").replace(/^["“']|["”']$/g, ""); // prettier-ignore
+  const many = readHowMany(what);
+  if (many.status === "wrong") return wrong(many.sentence);
+  const named = cropInWords(catalogue, many.rest);
+  if (named.status === "none") return wrong(notKnown(catalogue, many.rest.split(/\s+/)));
+  if (named.status === "several") return wrong(whichOf(many.rest, named.crops));
+  const { crop, variety } = named;
+  if (many.status === "row of unknown length") return wrong(`How long is the row? Write “3 m of ${many.rest}”.`);
+  // One tree or one clump goes without saying, one carrot does not.
+  if (many.status === "not told" && !crop.perennial)
+    return wrong(`How many? Write it first, like “6 ${many.rest}”, or a length of row, like “3 m of ${many.rest}”.`);
+  const { plants, lengthM } = many.status === "told" ? many : { plants: 1, lengthM: null };
 
   let startEvent: StartEvent | undefined;
   let startedOn: IsoDay | undefined;
   let bedName: string | undefined;
   for (const part of rest) {
-    const event =
-      /^(sown|sowed|sow|planted|transplanted|set out|blossom|flowered|bloomed|new growth|growing|growth)\b\s*(?:on\s+)?(.+)$/i.exec(
-        part,
-      );
+    const event = new RegExp(`^(${EVENT})\\b\\s*(?:on\\s+)?(.+)$`, "i").exec(part);
     if (event?.[1] && event[2]) {
       startEvent = EVENT_WORDS[event[1].toLowerCase()];
-      startedOn = readDay(event[2], today);
+      startedOn = readPlantingDay(event[2], today, order);
       if (!startedOn) return wrong(`“${event[2]}” is not a day up to today. Write it like 3 May or 2026-05-03.`);
     } else if (bedName === undefined) bedName = part.replace(/^in\s+/i, "");
     else return wrong(`“${part}” was not understood. Say “sown 3 May” or “planted 3 May”, and one bed.`);
@@ -105,12 +94,20 @@ export function readPlantingLine(catalogue: Catalogue, line: string, today: IsoD
   return { status: "understood", crop, variety, plants, lengthM, startEvent, startedOn, bedName };
 }
 
+/** Crops that one word may stand for are asked for by their names, never chosen silently. */
+function whichOf(words: string, crops: readonly Crop[]): string {
+  const names = crops.map(
+    (c) => `“${[...c.alsoCalled].sort((a, b) => b.length - a.length)[0] ?? c.name.toLowerCase()}”`,
+  );
+  return `“${words}” may be ${names.slice(0, -1).join(", ")} or ${names.at(-1)}. Write which.`;
+}
+
 /** Names a few crops that begin alike; the field notes have them all. */
 function notKnown(catalogue: Catalogue, words: readonly string[]): string {
-  const start = words[0]!.toLowerCase().slice(0, 3);
-  const alike = catalogue.filter((c) => [c.name.toLowerCase(), ...c.alsoCalled].some((n) => n.split(/[\s,]+/).some((w) => w.startsWith(start)))); // prettier-ignore
+  const starts = words.map((w) => w.toLowerCase().slice(0, 3)).filter((w) => w.length === 3);
+  const alike = catalogue.filter((c) => [c.name.toLowerCase(), ...c.alsoCalled].some((n) => n.split(/[\s,]+/).some((w) => starts.some((s) => w.startsWith(s))))); // prettier-ignore
   const names = alike.slice(0, 6).map((c) => c.name.toLowerCase());
   const help =
     names.length > 0 ? `Did you mean ${names.join(" or ")}?` : "The field notes list them all, and take a crop of your own."; // prettier-ignore
-  return `No crop called “${words.join(" ")}” is known here, or more than one. ${help}`;
+  return `No crop called “${words.join(" ")}” is known here. ${help}`;
 }

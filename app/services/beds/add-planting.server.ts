@@ -16,7 +16,7 @@ export type LineOutcome =
 
 /** Understands a planting line of this garden; the bed may be named in it or be the one it was typed at. */
 export function understandLine(db: Db, row: GardenRow, text: string, typedAtBed: string | undefined): LineOutcome {
-  const line = readPlantingLine(cropsOf(db), text, todayOf(row));
+  const line = readPlantingLine(cropsOf(db), text, todayOf(row), row.unitSystem === "us" ? "month first" : "day first"); // prettier-ignore
   if (line.status === "not understood") return line;
   const beds = allBeds(db);
   const wanted = line.bedName?.toLowerCase();

@@ -45,33 +45,10 @@ export function CropSheet({ notes, standings }: { notes: CropNotes; standings: b
           {notes.caution}
         </chakra.p>
       )}
-      <chakra.h2 fontSize="1.25rem" margin="6px 0">
-        What to look for
-      </chakra.h2>
-      <Box display="grid" gap="10px" css={{ "@media print": { gap: "3px" } }}>
-        {notes.cues.map((cue) => (
-          <Box key={cue.id} css={{ breakInside: "avoid" }} borderTop="1px solid" borderColor="line" paddingTop="6px">
-            <chakra.h3 fontSize="1.02rem" fontFamily="body" fontWeight="700">
-              {cue.ask}{" "}
-              <QuietSpan fontWeight="400">
-                {cue.auto ? "worked out by itself" : TELLS[cue.weight]}
-                {standings ? ` · ${cue.standing}` : ""}
-              </QuietSpan>
-            </chakra.h3>
-            {cue.how && <chakra.p margin="0">{cue.how}</chakra.p>}
-            <PlainList margin="4px 0 0" display="flex" flexWrap="wrap" gap="4px 16px">
-              {cue.readings.map((r) => (
-                <chakra.li key={r.text} display="inline-flex" alignItems="center" gap="6px">
-                  <Spot at={ON_ARC[r.means] ?? null} />
-                  <span>
-                    {r.everyday ? `${r.everyday}, ${r.text}` : r.text}: <strong>{r.advice ?? MEANS[r.means]}</strong>
-                  </span>
-                </chakra.li>
-              ))}
-            </PlainList>
-          </Box>
-        ))}
-      </Box>
+      <CueList title="What to look for" cues={standings ? notes.cues : onSheet(notes.cues)} standings={standings} />
+      {standings && notes.liftedCues.length > 0 && (
+        <CueList title="Once it is lifted" cues={notes.liftedCues} standings={standings} />
+      )}
       <chakra.h2 fontSize="1.25rem" margin="16px 0 6px">
         In brief
       </chakra.h2>
@@ -105,5 +82,50 @@ function Spot({ at }: { at: number | null }) {
       <path d="M2 14 Q17 -6 32 14" fill="none" stroke={ink("edge")} strokeWidth="1.5" />
       {at !== null && <circle cx={2 + 30 * at} cy={y(at)} r="4" fill={ink("plum")} />}
     </svg>
+  );
+}
+
+type CueOfNotes = CropNotes["cues"][number];
+
+/** A sheet has room for so many: those that tell little give way. */
+const CUES_ON_SHEET = 6;
+
+function onSheet(cues: readonly CueOfNotes[]): readonly CueOfNotes[] {
+  if (cues.length <= CUES_ON_SHEET) return cues;
+  const telling = cues.filter((c) => c.weight !== "weak");
+  return telling.length > 0 ? telling.slice(0, CUES_ON_SHEET) : cues.slice(0, CUES_ON_SHEET);
+}
+
+function CueList({ title, cues, standings }: { title: string; cues: readonly CueOfNotes[]; standings: boolean }) {
+  return (
+    <>
+      <chakra.h2 fontSize="1.25rem" margin="6px 0">
+        {title}
+      </chakra.h2>
+      <Box display="grid" gap="10px" css={{ "@media print": { gap: "3px" } }}>
+        {cues.map((cue) => (
+          <Box key={cue.id} css={{ breakInside: "avoid" }} borderTop="1px solid" borderColor="line" paddingTop="6px">
+            <chakra.h3 fontSize="1.02rem" fontFamily="body" fontWeight="700">
+              {cue.ask}{" "}
+              <QuietSpan fontWeight="400">
+                {cue.auto ? "worked out by itself" : TELLS[cue.weight]}
+                {standings ? ` · ${cue.standing}` : ""}
+              </QuietSpan>
+            </chakra.h3>
+            {cue.how && <chakra.p margin="0">{cue.how}</chakra.p>}
+            <PlainList margin="4px 0 0" display="flex" flexWrap="wrap" gap="4px 16px">
+              {cue.readings.map((r) => (
+                <chakra.li key={r.text} display="inline-flex" alignItems="center" gap="6px">
+                  <Spot at={ON_ARC[r.means] ?? null} />
+                  <span>
+                    {r.everyday ? `${r.everyday}, ${r.text}` : r.text}: <strong>{r.advice ?? MEANS[r.means]}</strong>
+                  </span>
+                </chakra.li>
+              ))}
+            </PlainList>
+          </Box>
+        ))}
+      </Box>
+    </>
   );
 }

@@ -84,7 +84,8 @@ export function cropNotes(crop: Crop, { patch, varieties, chosen, titles }: Note
     ripeColour: crop.ripeColour ?? null,
     inBrief: inBrief(crop, say),
     caution: cautionOf(crop),
-    cues: cuesOf(crop, say),
+    cues: cuesOf(crop.cues, say),
+    liftedCues: cuesOf(crop.liftedCues, say),
     schools: crop.schools.map(({ id, question, why, standing, usual, options }) => ({
       id,
       question,
@@ -156,8 +157,8 @@ function inBrief(crop: Crop, say: Say): Brief[] {
 
 const firstCropWords = (year: number) => (year === 1 ? "crops from its first year" : `first crop in its year ${year}`);
 
-function cuesOf(crop: Crop, say: Say) {
-  return crop.cues.map((cue) => ({
+function cuesOf(cues: Crop["cues"], say: Say) {
+  return cues.map((cue) => ({
     id: cue.id,
     ask: cue.ask,
     how: cue.how ?? null,
