@@ -65,21 +65,16 @@ export function cropInWords(catalogue: Catalogue, text: string): CropWords {
 }
 
 function lastNamed(catalogue: Catalogue, words: readonly string[]): Span | undefined {
-  let best: Span | undefined;
-  for (let to = words.length; to > 0; to--) {
+  for (let to = words.length; to > 0; to--)
     for (let from = 0; from < to; from++) {
-      const wanted = stems(words.slice(from, to).join(" "));
-      const crops = catalogue.filter((c) => namesOf(c).has(wanted));
-      if (crops.length > 0 && !best) best = { from, to, crops };
+      const span = words.slice(from, to);
+      const crops = catalogue.filter((c) => namesOf(c).has(stems(span.join(" "))));
+      if (crops.length === 0) continue;
+      // A name that is also a form ("canes") gives way to a crop's noun before it.
+      const earlier = isForm(span) ? lastNamed(catalogue, words.slice(0, from)) : undefined;
+      return earlier ?? { from, to, crops };
     }
-    // A name that is only a form ("sets", "runner") gives way to a crop's noun before it.
-    if (best && !isForm(words.slice(best.from, best.to))) return best;
-    if (best && to > 1) {
-      const earlier = lastNamed(catalogue, words.slice(0, best.from));
-      return earlier ?? best;
-    }
-  }
-  return best;
+  return undefined;
 }
 
 const isForm = (words: readonly string[]) => words.length === 1 && FORMS.includes(stemWord(words[0]!));
