@@ -4,10 +4,22 @@ import type { Crop } from "../crops";
 import { cropShare, plantsOf, yearShare } from "../life";
 import type { PlantingState } from "./garden-state";
 
-/** The day all of what is taken as a whole came off; null while it stands. */
-export function liftedOn(crop: Crop, { picks }: PlantingState): IsoDay | null {
+/** “All that was ready” is all of it from so many pieces a plant on: of what is lifted at once, and of the rest. Our judgement. */
+const ALL_OF_IT = { atOnce: 0.5, bitByBit: 0.8 } as const;
+
+/** The day all of what is taken as a whole came off; null while some of it stands. */
+export function liftedOn(crop: Crop, planting: PlantingState): IsoDay | null {
   if (crop.mode !== "once") return null;
-  return picks.filter((p) => p.tookAll).map((p) => p.pickedOn).sort().at(-1) ?? null; // prettier-ignore
+  const picks = [...planting.picks].sort((a, b) => a.pickedOn.localeCompare(b.pickedOn));
+  const least = crop.life.taking.way === "all at once" ? ALL_OF_IT.atOnce : ALL_OF_IT.bitByBit;
+  const all = least * plantsOf(crop, planting);
+  let taken = 0;
+  let on: IsoDay | null = null;
+  for (const { pieces, tookAll, pickedOn } of picks) {
+    taken += pieces;
+    if (tookAll && taken >= all) on = pickedOn;
+  }
+  return on;
 }
 
 /** Pieces of a fixed crop that still stand: what its plants give in this garden at their age, less what was picked. */

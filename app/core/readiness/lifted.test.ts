@@ -70,6 +70,18 @@ describe("after the lift", () => {
     expect(lying("garlic_softneck", 1).how).toMatch(/hang in a dry airy roof space/);
   });
 
+  test("all that was ready is not all of it: four of forty cabbages, two of forty onions", () => {
+    const few = (pieces: number) => ({ picks: [{ pickedOn: LIFTED, pieces, tookAll: true }] });
+    for (const [crop, pieces] of [
+      ["cabbage", 4],
+      ["onion_bulb", 2],
+      ["beetroot", 10],
+    ] as const)
+      // prettier-ignore
+      expect(lying(crop, 1, [], few(pieces)).kind, crop).not.toMatch(/cure on|store|use first/);
+    expect(lying("onion_bulb", 1, [], few(38)).kind).toBe("cure on");
+  });
+
   test("a crop that keeps giving is not lifted by a full pick", () => {
     expect(lying("courgette", 1).kind).not.toMatch(/cure|store|use first/);
   });
