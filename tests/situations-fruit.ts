@@ -246,4 +246,8 @@ export const FRUIT_AND_POD: GardenSituation[] = [
   ),
   s("a cracked egg", "hens_eggs", "shell_state: cracked", "unfit"),
   s("an egg that floats", "hens_eggs", "float_test: floats", "unfit"),
+  s("strawberries red all over that taste of nothing", "strawberry", "colour_full: red to the cap; taste_ripe: sour", "leave", /sour/), // prettier-ignore
+  s("a melon opened and pale inside, however it sounds", "watermelon", "open_melon: white or pale", "leave", /pale/),
+  s("beans picked over, ripe ones found hidden", "bean_pole", "hidden_left: ripe ones", "take today", /once more, low down/), // prettier-ignore
+  s("an ear with gaps in its rows", "sweetcorn", "silk_colour: brown, dry; ear_gaps: gaps", "ready", /fills no more/),
 ];

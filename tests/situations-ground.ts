@@ -226,4 +226,9 @@ export const GROUND_AND_LEAF: GardenSituation[] = [
     packetDay: -3,
     threat: { kind: "heat", after: 1, loss: 0.35, days: 3 },
   }),
+  s("kohlrabi that has not grown for a week", "kohlrabi", "no_longer_grows: unchanged", "take today", /gains nothing by standing/, { packetDay: -3 }), // prettier-ignore
+  s("spinach whose lower leaves are spoiled, with clean ones above", "spinach", "leaf_length: 70–150; clean_new_leaves: clean ones", "ready", /pick the clean ones above/), // prettier-ignore
+  s("chard with every leaf spoiled", "chard", "clean_new_leaves: all are spoiled", "unfit", /wait for new growth/),
+  s("carrots touching each other, thick enough", "carrot", "shoulder_width: 20–35; crowding: touching", "ready", /gives the rest room/), // prettier-ignore
+  s("crowns in their first years are left to grow", "asparagus", "crown_age: planted this year", "leave", /needs its first years/), // prettier-ignore
 ];

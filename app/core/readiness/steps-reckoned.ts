@@ -62,7 +62,7 @@ export function byDatesVerdict(
   { byDatesOnly, today, flag, crop, firstPickOn, window }: VerdictContext,
   { readyOrPast, over }: Odds,
 ): Verdict | undefined {
-  if (!byDatesOnly || flag?.means === "past" || readyOrPast < CALL) return undefined;
+  if (!byDatesOnly || flag?.means === "past" || flag?.means === "early" || readyOrPast < CALL) return undefined;
   const keepsGiving = crop.mode === "repeat";
   const opened = window.opens.p50;
   // It should have been picked for a while, or the garden was entered in mid season: only its gardener knows.

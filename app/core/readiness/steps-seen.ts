@@ -68,7 +68,7 @@ export function overVerdict(context: VerdictContext, { readyOrPast, over }: Odds
   const { crop, today, flag } = context;
   const seenPast = flag?.means === "past";
   // Shares that somebody told, and none of them past, know better than the dates.
-  if ((over < CALL_OVER || context.told) && !seenPast) return undefined;
+  if ((over < CALL_OVER || context.told || flag?.means === "early") && !seenPast) return undefined;
   // Dates may say that it is long over; hands that found it ripe and nothing worse are nearer the truth.
   if (!seenPast && context.seenPast === false)
     return answer("take today", { why: "ripe, perhaps over" }, readyOrPast, { takeBy: today });
