@@ -1,7 +1,8 @@
 import { expect, test } from "vitest";
-import { catalogue, sources } from "~/catalogue/catalogue.server";
+import { catalogue, lineWords, sources } from "~/catalogue/catalogue.server";
 import { readFileSync, readdirSync } from "node:fs";
-import { CROP_GROUPS, Standing, cropInWords } from "~/core/crops";
+import { CROP_GROUPS, Standing } from "~/core/crops";
+import { cropInWords } from "~/core/lines";
 import { cueScale } from "~/core/readiness";
 
 const crops = catalogue();
@@ -67,10 +68,10 @@ test.each([
   ["potatoes", "potato_maincrop"],
   ["Peaches", "peach"],
   ["sweet corn", "sweetcorn"],
-])("“%s” is %s", (word, id) => expect(cropInWords(crops, word)).toMatchObject({ status: "one", crop: { id } }));
+])("“%s” is %s", (word, id) => expect(cropInWords(crops, word, lineWords())).toMatchObject({ status: "one", crop: { id } }));
 
 test("a word that fits nothing finds nothing", () => {
-  expect(cropInWords(crops, "tulip").status).toBe("none");
-  expect(cropInWords(crops, "").status).toBe("none");
-  expect(cropInWords(crops, "be").status).toBe("none");
+  expect(cropInWords(crops, "tulip", lineWords()).status).toBe("none");
+  expect(cropInWords(crops, "", lineWords()).status).toBe("none");
+  expect(cropInWords(crops, "be", lineWords()).status).toBe("none");
 });

@@ -1,7 +1,8 @@
 import { readFileSync, readdirSync } from "node:fs";
 import path from "node:path";
 import { z } from "zod";
-import { Crop, resolveLikes, School, SharedCue, unsaidOf, type Catalogue, type CropData } from "~/core/crops";
+import { VarietyName, type LineWords } from "~/core/lines";
+import { Crop, resolveLikes, School, SharedCue, Standing, unsaidOf, type Catalogue, type CropData } from "~/core/crops";
 
 const DATA = path.resolve(process.env.AKMEDON_DATA ?? "data");
 const read = (file: string): unknown => JSON.parse(readFileSync(path.join(DATA, file), "utf8"));
@@ -86,4 +87,30 @@ export function catalogue(): Catalogue {
 /** The titles behind the source ids. */
 export function sources(): Record<string, string> {
   return z.record(z.string(), z.string()).parse(read("sources.json"));
+}
+
+let words: LineWords | undefined;
+
+const VarietyFile = z.object({
+  standing: Standing,
+  crops: z.record(z.string(), z.array(z.union([z.string(), VarietyName.omit({ cropId: true, standing: true })]))),
+});
+const OtherPlants = z.object({ standing: Standing, names: z.array(z.string().min(3)) });
+
+/**
+ * What lines are read with: the varieties that gardeners name, and plants that are no crop of the catalogue.
+ *
+ * @throws {Error} when a variety is of no crop, or the files do not fit
+ */
+export function lineWords(): LineWords {
+  if (!words) {
+    const { standing, crops } = VarietyFile.parse(read("varieties.json"));
+    const unknown = Object.keys(crops).find((id) => !catalogue().some((c) => c.id === id));
+    if (unknown) throw new Error(`varieties.json: ${unknown} is no crop`);
+    const varieties = Object.entries(crops).flatMap(([cropId, names]) =>
+      names.map((v) => ({ ...(typeof v === "string" ? { name: v } : v), cropId, standing })),
+    );
+    words = { varieties, otherPlants: OtherPlants.parse(read("other-plants.json")).names };
+  }
+  return words;
 }

@@ -1,8 +1,10 @@
 import { data } from "react-router";
 import { z } from "zod";
 import type { Route } from "./+types/beds";
+import { TypedLine } from "~/core/lines";
 import { bedsDesk, isBedsRefusal } from "~/services/beds/beds-desk.server";
 import { bedsPage } from "~/services/beds/beds-page.server";
+import { lastYearsLines } from "~/services/beds/last-years-lines.server";
 import { knownGarden } from "~/services/garden/known-garden.server";
 import { BedsPage } from "~/ui/beds/BedsPage";
 import { BED_KIND_LABELS } from "~/views/beds/bed-kinds";
@@ -12,16 +14,37 @@ export const meta: Route.MetaFunction = () => [{ title: "Beds · Akmedon" }];
 
 export function loader() {
   const { db, garden } = knownGarden();
-  return { beds: bedsPage(db, garden), kinds: BED_KIND_LABELS };
+  return { beds: bedsPage(db, garden), kinds: BED_KIND_LABELS, copies: lastYearsLines(db, garden) !== "" };
 }
+
+/** A field that carries JSON of a shape. */
+const inJson = <T extends z.ZodType>(schema: T) =>
+  z
+    .string()
+    .max(300_000)
+    .transform((text, context) => {
+      try {
+        return JSON.parse(text) as unknown;
+      } catch {
+        context.addIssue({ code: "custom", message: "not JSON" });
+        return z.NEVER;
+      }
+    })
+    .pipe(schema);
 
 const Intent = z.discriminatedUnion("intent", [
   z.object({ intent: z.literal("add bed"), name: z.string(), kind: z.string() }),
   z.object({ intent: z.literal("edit bed"), bedId: z.string(), name: z.string(), kind: z.string() }),
   z.object({ intent: z.literal("move bed"), bedId: z.string(), step: z.enum(["up", "down"]) }),
   z.object({ intent: z.literal("remove bed"), bedId: z.string() }),
-  z.object({ intent: z.literal("read line"), bedId: z.string(), line: z.string() }),
-  z.object({ intent: z.literal("add planting"), bedId: z.string(), line: z.string() }),
+  z.object({ intent: z.literal("read lines"), bedId: z.string(), text: z.string().max(60_000) }),
+  z.object({
+    intent: z.enum(["answer lines", "add lines"]),
+    bedId: z.string(),
+    rows: inJson(z.array(TypedLine).max(300)),
+  }),
+  z.object({ intent: z.literal("take back"), bedId: z.string(), added: inJson(z.object({ plantings: z.array(z.string()).max(300), beds: z.array(z.string()).max(300) })) }), // prettier-ignore
+  z.object({ intent: z.literal("last year") }),
   z.object({ intent: z.literal("reopen"), plantingId: z.string() }),
 ]);
 
@@ -34,5 +57,5 @@ export async function action({ request }: Route.ActionArgs) {
 }
 
 export default function Beds({ loaderData }: Route.ComponentProps) {
-  return <BedsPage beds={loaderData.beds} kinds={loaderData.kinds} />;
+  return <BedsPage {...loaderData} />;
 }

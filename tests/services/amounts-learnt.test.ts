@@ -139,7 +139,7 @@ test("in a garden of feet a bare number is feet; a typed line takes metres and f
   expect(editPlanting(db, garden, form({ bedId, rowLength: "10" }))).toEqual({ status: "saved" });
   expect(plantingById(db, "carrots")!.lengthM).toBeCloseTo(3.05, 2);
   expect(plantingPage(db, garden, "carrots")).toMatchObject({ row: { rowLength: "10" }, rowUnit: "ft" });
-  const said = bedsDesk(db, garden, { intent: "add planting", bedId, line: "8 ft of beetroot golden, sown 20 May" });
-  expect(said).toMatchObject({ done: /^Added: 8 ft of row, Beetroot, golden/ });
+  const said = bedsDesk(db, garden, { intent: "add lines", bedId, rows: [{ text: "8 ft of beetroot golden, sown 20 May" }] }); // prettier-ignore
+  expect(said).toMatchObject({ done: "Added: 1 planting." });
   expect(bedsPage(db, garden)[0]!.plantings.map((p) => p.stand)).toContain("8 ft of row,");
 });

@@ -1,13 +1,10 @@
 import { readFileSync } from "node:fs";
 import { expect, test } from "vitest";
 import { allBeds } from "~/db/beds/beds.server";
-import { allPlantings, plantingById } from "~/db/beds/plantings.server";
-import { openSeasonOf } from "~/db/beds/seasons.server";
 import { openLooks } from "~/db/looks/looks.server";
 import { allTrips } from "~/db/sky/hands.server";
 import { observedDays } from "~/db/sky/weather.server";
 import { fieldErrors } from "~/core/entries";
-import { addPlanting, understandLine } from "~/services/beds/add-planting.server";
 import { BedForm, addBed, moveBed, removeBed } from "~/services/beds/beds.server";
 import { PlantingForm, editPlanting, removePlanting } from "~/services/beds/edit-planting.server";
 import { GardenForm } from "~/services/garden/set-up-garden.server";
@@ -15,39 +12,6 @@ import { WeekForm } from "~/services/sky/free-minutes.server";
 import { importWeather } from "~/services/sky/import-weather.server";
 import { TripForm, saveTrip } from "~/services/sky/trips.server";
 import { refusal, send, smallGarden } from "./garden-fixture";
-
-test("a line names its bed, by name or by its place on the walk, or takes the bed it was typed at", () => {
-  const { db, garden } = smallGarden();
-  const long = allBeds(db)[0]!;
-  for (const line of ["6 beetroot, sown 3 May, Long bed", "6 beetroot, sown 3 May, bed 1", "6 beetroot, sown 3 May"]) {
-    const read = understandLine(db, garden, line, long.id);
-    if (read.status !== "understood") throw new Error(read.sentence);
-    expect(read.line.bedName).toBe("Long bed");
-  }
-  expect(understandLine(db, garden, "6 beetroot, sown 3 May, bed 9", undefined)).toMatchObject({
-    sentence: expect.stringMatching(/No bed called “bed 9”.*Long bed/) as string,
-  });
-});
-
-test("a planting that cannot be understood adds nothing", () => {
-  const { db, garden } = smallGarden();
-  expect(understandLine(db, garden, "some flowers", undefined).status).toBe("not understood");
-  expect(allPlantings(db)).toHaveLength(2);
-});
-
-test("an understood line is added whole", () => {
-  const { db, garden } = smallGarden();
-  const read = understandLine(db, garden, "6 beetroot golden, sown 3 May, Long bed", undefined);
-  if (read.status !== "understood") throw new Error(read.sentence);
-  const id = addPlanting(db, garden, read.line);
-  expect(plantingById(db, id)).toMatchObject({
-    cropId: "beetroot",
-    variety: "golden",
-    plants: 6,
-    cameOn: "2026-05-03",
-  });
-  expect(openSeasonOf(db, id)).toMatchObject({ startEvent: "sown", startedOn: "2026-05-03", startStanding: "told" });
-});
 
 test("two beds of one name are refused; beds move along the walk; a bed with a record stays", () => {
   const { db } = smallGarden();

@@ -6,7 +6,7 @@ import { deletePlanting } from "~/db/beds/plantings.server";
 import type { GardenRow } from "~/db/garden/garden.server";
 import { openCounts, openLooks, saveLook } from "~/db/looks/looks.server";
 import { allPatches, allSchoolChoices, allVarieties, deletePatch, keepPatch } from "~/db/notes/household.server";
-import { understandLine } from "~/services/beds/add-planting.server";
+import { readTypedLines } from "~/services/beds/planting-lines.server";
 import { cropsOf, noticesOf, wayOf } from "~/services/garden/household-crops.server";
 import { plannedGarden } from "~/services/garden/planned-garden.server";
 import {
@@ -84,8 +84,8 @@ test("a crop of one's own is planted by its name, judged by what it is like, and
   expect(added).toEqual({ status: "added", cropId: "own_oca" });
   expect(addOwnCrop(db, form).status).toBe("refused");
   expect(cropsOf(db)).toHaveLength(94);
-  const line = understandLine(db, garden, "4 oca, planted 3 May, Long bed", undefined);
-  expect(line).toMatchObject({ status: "understood", line: { plants: 4 } });
+  const line = readTypedLines(db, garden, [{ text: "4 oca, planted 3 May, Long bed" }]);
+  expect(line).toMatchObject({ ready: 1, rows: [{ sentence: expect.stringMatching(/^4 × Oca/) as string }] });
   makeAll(db, { cropId: "own_oca" });
   expect(check("carrot").cues.map((c) => c.id)).toContain("tops_dying");
   expect(removeOwnCrop(db, "own_oca").status).toBe("refused");

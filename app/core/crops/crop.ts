@@ -271,3 +271,5 @@ export const Crop = z.object({
   }),
 });
 export type Crop = z.infer<typeof Crop>;
+
+export type Catalogue = readonly Crop[];

@@ -1,10 +1,7 @@
 export { cautionOf } from "./caution";
-export { CROP_GROUPS, Crop, Cue, CueWeight, Meaning, Reading, START_EVENTS, StartEvent } from "./crop";
-export { cropInWords, type Catalogue } from "./crop-words";
+export { CROP_GROUPS, Crop, Cue, CueWeight, Meaning, Reading, START_EVENTS, StartEvent, type Catalogue } from "./crop";
 export { END_CAUSES, Life, PRESERVING_CAUTIONS, type ColdLimit, type Kind, type StartSeason } from "./life";
 export { patchCrop, resolveLikes, unsaidOf, type CropData } from "./patch-crop";
-export { type DayOrder } from "./planting-date";
-export { readPlantingLine, type PlantingLine } from "./planting-line";
 export { School } from "./school";
 export { SharedCue } from "./shared-cue";
 export { Standing } from "./standing";

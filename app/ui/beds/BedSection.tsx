@@ -6,7 +6,7 @@ import type { BedsAnswer } from "~/views/beds/beds-answer";
 import type { BedsView } from "~/views/beds/beds-view";
 import { ChangeBed } from "./ChangeBed";
 import type { Kinds } from "./KindChoice";
-import { PlantingLineForm } from "./PlantingLineForm";
+import { LinesForm } from "./LinesForm";
 
 type BedShown = BedsView[number];
 type PlantingShown = BedShown["plantings"][number];
@@ -53,7 +53,7 @@ export function BedSection({ bed, kinds, first, last }: BedSectionProps) {
         ))}
         {growing.length === 0 && <chakra.li color="soft">Nothing grows here now.</chakra.li>}
       </PlainList>
-      <PlantingLineForm bedId={bed.id} bedName={bed.name} />
+      <LinesForm bed={bed} bedNames={[]} />
       <Fold quiet summary={<>Change this bed{over.length ? `, or see what grew here (${over.length})` : ""}</>}>
         <PlainList marginBottom="10px">
           {over.map((p) => (

@@ -8,21 +8,27 @@ import { Card } from "~/ui/shell/Card";
 import { Action, Page, PageName, Quiet, TextInput } from "~/ui/theme/parts";
 import { BedSection } from "./BedSection";
 import { KindChoice, type Kinds } from "./KindChoice";
+import { LinesForm } from "./LinesForm";
 
 /** The beds along the footpath: what stands where, since when; beds and plantings added in a line. */
-export function BedsPage({ beds, kinds }: { beds: BedsView; kinds: Kinds }) {
+export function BedsPage({ beds, kinds, copies }: { beds: BedsView; kinds: Kinds; copies: boolean }) {
   return (
     <Page>
       <PageName>Beds</PageName>
       <Quiet margin="2px 0 14px" maxWidth="64ch">
-        In walking order.{" "}
         {beds.length === 0
-          ? "Add the first bed, then type what grows in it, a line for each planting."
-          : "Type a planting in a line: “6 courgette, sown 3 May”."}
+          ? "Type or paste what grows here, a line for each planting, under the name of its bed. How many, of what, sown or planted when: a month or a year will do."
+          : "In walking order. Type a planting in a line at its bed, or many at once at the end."}
       </Quiet>
+      {beds.length === 0 && <LinesForm bedNames={[]} />}
       {beds.map((bed, i) => (
         <BedSection key={bed.id} bed={bed} kinds={kinds} first={i === 0} last={i === beds.length - 1} />
       ))}
+      {beds.length > 0 && (
+        <Card title="Many at once">
+          <LinesForm bedNames={beds.map((b) => b.name)} copies={copies} />
+        </Card>
+      )}
       <NewBed kinds={kinds} />
     </Page>
   );

@@ -25,6 +25,7 @@ export const PageName = chakra("h1", pageName);
 export const Bar = chakra("div", bar);
 export const Chip = chakra("button", chip, { defaultProps: { type: "button" } });
 export const TextInput = chakra("input", field);
+export const TextArea = chakra("textarea", field);
 export const Choice = chakra("select", field);
 export const FieldNote = chakra("div", fieldNote);
 export const ErrorText = chakra("span", errorLine);
