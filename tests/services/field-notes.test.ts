@@ -83,7 +83,7 @@ test("a crop of one's own is planted by its name, judged by what it is like, and
   const added = addOwnCrop(db, form);
   expect(added).toEqual({ status: "added", cropId: "own_oca" });
   expect(addOwnCrop(db, form).status).toBe("refused");
-  expect(cropsOf(db)).toHaveLength(94);
+  expect(cropsOf(db)).toHaveLength(142);
   const line = readTypedLines(db, garden, [{ text: "4 oca, planted 3 May, Long bed" }]);
   expect(line).toMatchObject({ ready: 1, rows: [{ sentence: expect.stringMatching(/^4 × Oca/) as string }] });
   makeAll(db, { cropId: "own_oca" });
@@ -92,7 +92,7 @@ test("a crop of one's own is planted by its name, judged by what it is like, and
   for (const id of ["courgette", "carrot"]) deletePlanting(db, id);
   expect(removeOwnCrop(db, "own_oca").status).toBe("saved");
   expect(removeOwnCrop(db, "carrot").status).toBe("refused");
-  expect(cropsOf(db)).toHaveLength(93);
+  expect(cropsOf(db)).toHaveLength(141);
 });
 
 test.each([
