@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import { z } from "zod";
-import { catalogue, sources } from "~/catalogue/catalogue.server";
-import { forecastAnswer, judgeAnswer, planAnswer, yearAnswer } from "~/views/edge";
+import { catalogue, lineWords, sources } from "~/catalogue/catalogue.server";
+import { forecastAnswer, judgeAnswer, planAnswer, readLinesAnswer, yearAnswer } from "~/views/edge";
 
 /** JSON in on stdin, one JSON document out; bad input: exit 2 and {"error": {"path", "message"}} on stderr. */
 const verbs = {
@@ -10,6 +10,7 @@ const verbs = {
   forecast: (input: unknown) => forecastAnswer(input, catalogue()),
   plan: (input: unknown) => planAnswer(input, catalogue()),
   year: (input: unknown) => yearAnswer(input, catalogue()),
+  "read-lines": (input: unknown) => readLinesAnswer(input, catalogue(), lineWords()),
 } as const;
 
 function refuse(path: string, message: string): never {

@@ -3,7 +3,7 @@ import { readFileSync } from "node:fs";
 import { describe, expect, test } from "vitest";
 
 function core(verb: string, input: string) {
-  const run = spawnSync("npx", ["tsx", "scripts/core.ts", verb], { input, encoding: "utf8" });
+  const run = spawnSync("npx", ["tsx", "scripts/core.ts", verb], { input, encoding: "utf8", maxBuffer: 64 * 1024 * 1024 });
   return { code: run.status, out: run.stdout, err: run.stderr.split("\n").filter((l) => l.startsWith("{")).join("") }; // prettier-ignore
 }
 
@@ -21,7 +21,14 @@ const sections = page
 
 describe("the examples of docs/core-json.md are true", () => {
   test("there is one of each verb", () =>
-    expect([...new Set(sections.map((s) => s.verb))].sort()).toEqual(["crops", "forecast", "judge", "plan", "year"]));
+    expect([...new Set(sections.map((s) => s.verb))].sort()).toEqual([
+      "crops",
+      "forecast",
+      "judge",
+      "plan",
+      "read-lines",
+      "year",
+    ]));
   test.each(sections.map((s) => [s.verb, s] as const))("%s", (verb, { input, wanted }) => {
     const { code, out } = core(verb, input);
     expect(code).toBe(0);
@@ -37,7 +44,7 @@ describe("bad input: exit 2 and one JSON object on standard error", () => {
   const good = JSON.parse(sections.find((s) => s.verb === "judge")!.input) as Record<string, unknown>;
   test.each<[string, string, string, string, RegExp]>([
     ["no JSON", "judge", "{", "", /not JSON/],
-    ["an unknown verb", "guess", "{}", "", /one of crops, judge, forecast, plan, year/],
+    ["an unknown verb", "guess", "{}", "", /one of crops, judge, forecast, plan, year, read-lines/],
     ["a day that does not exist", "judge", JSON.stringify({ ...good, today: "2026-02-30" }), "today", /not a day/],
     ["an unknown crop", "judge", JSON.stringify({ ...good, crop: "tulip" }), "", /no crop “tulip”/],
     [
@@ -49,6 +56,13 @@ describe("bad input: exit 2 and one JSON object on standard error", () => {
     ],
     ["a year of eleven months", "year", JSON.stringify({ latitude: 52, from: "2026-01-01", months: Array.from({ length: 11 }, () => [1, 9]) }), "months", /12|items|elements/], // prettier-ignore
     ["a year of an unknown crop", "year", JSON.stringify({ latitude: 52, from: "2026-01-01", crops: ["tulip"] }), "", /no crop “tulip”/], // prettier-ignore
+    [
+      "lines that are no list",
+      "read-lines",
+      JSON.stringify({ today: "2026-09-19", lines: "6 kale" }),
+      "lines",
+      /array/,
+    ],
     ["a garden without beds", "plan", JSON.stringify({ today: "2026-09-19" }), "latitude", /expected number/],
   ])("%s", (_, verb, input, path, words) => {
     const { code, out, err } = core(verb, input);

@@ -29,7 +29,7 @@ const HABITS = ["fruiting", "bearing", "cropping"];
 
 /** What a plant came as: said of the plant, not of its variety. */
 const FORMS = ["slip", "set", "clove", "crown", "plant", "start", "plug", "tuber", "seedling", "seed", "bush", "cane", "head", "tree", "vine", "stool", "runner", "corm", "bulb", "transplant", "cutting"]; // prettier-ignore
-const FILLERS = ["of", "the", "some", "my", "our", "a", "an", "row", "rows", "clump", "clumps", "and", "with", "x", "-", "–", "—", "|"]; // prettier-ignore
+const FILLERS = ["of", "the", "some", "my", "our", "a", "an", "row", "rows", "clump", "clumps", "and", "with", "on", "at", "by", "for", "from", "bed", "beds", "patch", "double", "single", "x", "-", "–", "—", "|"]; // prettier-ignore
 /** Said of the plants where they are written small; part of a name else ("Old Homestead"). */
 const SOFT = ["more", "nice", "few", "lovely", "big", "old", "young", "established", "mature", "in"];
 /** Nouns that stand for crops that differ: which one is asked, unless the words before it say. */
@@ -48,7 +48,8 @@ interface Span<T> {
 }
 
 const plainWords = (text: string) => text.trim().split(/\s+/).filter(Boolean);
-const stems = (text: string) => plainWords(text.replace(/[,"“”()]/g, " ").replace(/[-–]/g, " ")).map(stemWord).join(" "); // prettier-ignore
+/** A name as names are compared: without case, accents, marks and plural endings. */
+export const plainName = (text: string) => plainWords(text.replace(/[,"“”()]/g, " ").replace(/[-–]/g, " ")).map(stemWord).join(" "); // prettier-ignore
 
 /**
  * Finds the crop in a row of words: of all the names that stand in it the one that ends last, and of those the
@@ -61,16 +62,18 @@ export function cropInWords(catalogue: Catalogue, text: string, lore: LineWords)
   const words = plainWords(text.replace(/[()]/g, " ")).filter((w) => !HABITS.includes(w.toLowerCase()));
   const noun = lastNamed(catalogue, words);
   const known = longestVariety(lore.varieties, words);
-  const other = lore.otherPlants.find((p) => spanOf(words, stems(p)));
-  if (other && (!noun || covers(spanOf(words, stems(other))!, noun))) return { status: "another plant", name: other };
+  const other = lore.otherPlants.find((p) => spanOf(words, plainName(p)));
+  if (other && (!noun || covers(spanOf(words, plainName(other))!, noun)))
+    return { status: "another plant", name: other };
   if (!noun || (known && known.to - known.from > noun.to - noun.from && covers(known, noun) && !fits(noun, known)))
     return known ? byVariety(catalogue, words, known, lore) : nearly(catalogue, words, lore);
   const span = words.slice(noun.from, noun.to);
   const kind = span.filter((w) => KINDS_AS_NAMES.includes(stemWord(w)));
-  const variety = varietyOf(words.slice(0, noun.from), [...kind, ...words.slice(noun.to)]);
-  const told = known && narrowed(catalogue, noun, words, known);
+  const told = known && !covers(noun, known) && narrowed(catalogue, noun, words, known);
+  const name = told ? words.slice(known.from, known.to) : [];
+  const variety = varietyOf(words.slice(0, noun.from), [...kind, ...words.slice(noun.to)], name);
   if (told) return { status: "one", crop: told.crop, variety: keptName(variety, told.name, noun, known), known: told.name }; // prettier-ignore
-  const open = OPEN_NOUNS.find((o) => stems(span.join(" ")) === o.noun);
+  const open = OPEN_NOUNS.find((o) => plainName(span.join(" ")) === o.noun);
   if (open && !open.unless.some((r) => r.test(text.toLowerCase())))
     return { status: "several", crops: open.of.flatMap((id) => catalogue.find((c) => c.id === id) ?? []), variety };
   if (noun.of.length > 1) return { status: "several", crops: noun.of, variety };
@@ -83,7 +86,7 @@ const fits = (noun: Span<Crop>, known: Span<VarietyName>) => known.of.some((v) =
 
 /** The crop of a known variety, where it is one of those that the noun may stand for. */
 function narrowed(catalogue: Catalogue, noun: Span<Crop>, words: readonly string[], known: Span<VarietyName>) {
-  const said = stems(words.slice(noun.from, noun.to).join(" ")).split(" ");
+  const said = plainName(words.slice(noun.from, noun.to).join(" ")).split(" ");
   const may = (crop: Crop) => noun.of.includes(crop) || [...namesOf(crop)].some((n) => said.every((w) => n.split(" ").includes(w))); // prettier-ignore
   const found = known.of.flatMap((name) => {
     const crop = catalogue.find((c) => c.id === name.cropId);
@@ -112,9 +115,10 @@ function byVariety(
   const others = words.filter((w, i) => (i < known.from || i >= known.to) && !FORMS.includes(stemWord(w)) && !FILLERS.includes(w.toLowerCase())); // prettier-ignore
   const sure = known.of.filter((v) => !v.needsCrop);
   const crops = (sure.length > 0 ? sure : known.of).flatMap((v) => catalogue.find((c) => c.id === v.cropId) ?? []);
-  const variety = varietyOf(words, []);
+  const variety = varietyOf(words, [], words.slice(known.from, known.to));
   if (others.length > 2 || (others.length > 0 && sure.length === 0)) return nearly(catalogue, words, lore);
-  if (crops.length === 1 && sure.length === 1) return { status: "one", crop: crops[0]!, variety, known: sure[0] };
+  if (crops.length === 1 && sure.length === 1 && others.length === 0)
+    return { status: "one", crop: crops[0]!, variety, known: sure[0] };
   return crops.length === 0 ? { status: "none" } : { status: "several", crops, variety };
 }
 
@@ -123,12 +127,12 @@ function nearly(catalogue: Catalogue, words: readonly string[], lore: LineWords)
   for (const size of [3, 2, 1])
     for (let from = words.length - size; from >= 0; from--) {
       const word = words.slice(from, from + size).join(" ");
-      const stem = stems(word);
+      const stem = plainName(word);
       const most = stem.length < 4 ? 0 : stem.length < 7 ? 1 : 2;
       if (most === 0 || FORMS.includes(stem)) continue;
       const near = (names: Iterable<string>) => Math.min(...[...names].map((n) => (n.length < 4 ? 99 : distance(n, stem)))); // prettier-ignore
       const found = catalogue.map((crop) => ({ crop, off: near(namesOf(crop)) })).filter((c) => c.off <= most);
-      const varieties = lore.varieties.filter((v) => !v.needsCrop && near([stems(v.name)]) <= Math.min(most, 1));
+      const varieties = lore.varieties.filter((v) => !v.needsCrop && near([plainName(v.name)]) <= Math.min(most, 1));
       if (found.length === 0 && varieties.length === 0) continue;
       const best = Math.min(...found.map((c) => c.off));
       const crops = found.length > 0 ? found.filter((c) => c.off === best).map((c) => c.crop) : varieties.flatMap((v) => catalogue.find((c) => c.id === v.cropId) ?? []); // prettier-ignore
@@ -142,7 +146,7 @@ function lastNamed(catalogue: Catalogue, words: readonly string[]): Span<Crop> |
   for (let to = words.length; to > 0; to--)
     for (let from = 0; from < to; from++) {
       const span = words.slice(from, to);
-      const crops = catalogue.filter((c) => namesOf(c).has(stems(span.join(" "))));
+      const crops = catalogue.filter((c) => namesOf(c).has(plainName(span.join(" "))));
       if (crops.length === 0) continue;
       // A name that is also a form ("canes") gives way to a crop's noun before it.
       const earlier = isForm(span) ? lastNamed(catalogue, words.slice(0, from)) : undefined;
@@ -158,7 +162,7 @@ function longestVariety(varieties: readonly VarietyName[], words: readonly strin
   const byStems = varietyStems(varieties);
   for (let size = words.length; size > 0; size--)
     for (let from = 0; from + size <= words.length; from++) {
-      const of = byStems.get(stems(words.slice(from, from + size).join(" ")));
+      const of = byStems.get(plainName(words.slice(from, from + size).join(" ")));
       if (of) return { from, to: from + size, of };
     }
   return undefined;
@@ -169,7 +173,7 @@ function varietyStems(varieties: readonly VarietyName[]) {
   const kept = varietyMaps.get(varieties);
   if (kept) return kept;
   const map = new Map<string, VarietyName[]>();
-  for (const v of varieties) map.set(stems(v.name), [...(map.get(stems(v.name)) ?? []), v]);
+  for (const v of varieties) map.set(plainName(v.name), [...(map.get(plainName(v.name)) ?? []), v]);
   varietyMaps.set(varieties, map);
   return map;
 }
@@ -177,21 +181,21 @@ function varietyStems(varieties: readonly VarietyName[]) {
 /** The variety that goes by this name among a crop's, if it is known. */
 export function knownVariety(varieties: readonly VarietyName[], cropId: string, name: string): VarietyName | undefined {
   return varietyStems(varieties)
-    .get(stems(name))
+    .get(plainName(name))
     ?.find((v) => v.cropId === cropId);
 }
 
 function spanOf(words: readonly string[], wanted: string): { from: number; to: number } | undefined {
   for (let from = 0; from < words.length; from++)
     for (let to = from + 1; to <= Math.min(words.length, from + 4); to++)
-      if (stems(words.slice(from, to).join(" ")) === wanted) return { from, to };
+      if (plainName(words.slice(from, to).join(" ")) === wanted) return { from, to };
   return undefined;
 }
 
 const named = new WeakMap<Crop, Set<string>>();
 
 function namesOf(crop: Crop): Set<string> {
-  const names = named.get(crop) ?? new Set([crop.name, crop.id.replace(/_/g, " "), ...crop.alsoCalled].flatMap((n) => [stems(n), turned(n)])); // prettier-ignore
+  const names = named.get(crop) ?? new Set([crop.name, crop.id.replace(/_/g, " "), ...crop.alsoCalled].flatMap((n) => [plainName(n), turned(n)])); // prettier-ignore
   named.set(crop, names);
   return names;
 }
@@ -199,11 +203,11 @@ function namesOf(crop: Crop): Set<string> {
 /** "Bean, climbing" is also said "climbing bean". */
 function turned(name: string): string {
   const [noun, ...rest] = name.split(",").map((part) => part.trim());
-  return stems([...rest, noun].join(" "));
+  return plainName([...rest, noun].join(" "));
 }
 
-/** The other words without the ones that tell what it came as. */
-function varietyOf(before: readonly string[], after: readonly string[]): string {
-  const kept = [...before, ...after].filter((w) => !FILLERS.includes(w.toLowerCase()) && !SOFT.includes(w) && !FORMS.includes(stemWord(w))); // prettier-ignore
+/** The other words without the ones that tell what it came as; those of a known name stay. */
+function varietyOf(before: readonly string[], after: readonly string[], name: readonly string[] = []): string {
+  const kept = [...before, ...after].filter((w) => name.includes(w) || (!FILLERS.includes(w.toLowerCase()) && !SOFT.includes(w) && !FORMS.includes(stemWord(w)))); // prettier-ignore
   return kept.join(" ").replace(/["“”]|^['’‘]|['’](?=\s|$)/g, "").replace(/^[\s:–-]+|[\s:,.–-]+$/g, ""); // prettier-ignore
 }

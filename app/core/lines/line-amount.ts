@@ -6,7 +6,7 @@ export type LineAmount = { rest: string } & (
   | { status: "row"; lengthM: number }
   | { status: "area"; areaM2: number }
   /** A row, a bed, a handful: told, but of no size. */
-  | { status: "open"; of: string }
+  | { status: "open"; of: string; rows: number }
   /** "2 x 3 m" may be two rows or a piece of ground. */
   | { status: "two ways"; text: string }
   | { status: "not told" }
@@ -24,14 +24,18 @@ const LEN = String.raw`(${DIGITS}|${NUMBER_WORD}|half a|a)\s*-?\s*${UNIT}`;
 const SQUARE = String.raw`(?:(${DIGITS}|${NUMBER_WORD}|a)\s*(?:sq\.?|square)\s*-?\s*(feet|foot|ft\.?|m|metres?|meters?|yards?|yds?)|(${DIGITS})\s*(m|ft)\s*(?:²|2|\^2))(?![a-z])`;
 const SIDES = String.raw`(${DIGITS})\s*(?:${UNIT})?\s*(by|x|×)\s*(${DIGITS})\s*-?\s*${UNIT}`;
 /** What stands: said with the number, of the plant and not of its variety. */
-const STANDS = String.raw`(?:x|×|no\.?|plants?|clumps?|heads?|crowns?|sets?|cloves?|tubers?|bulbs?|slips?|stools?|canes?|trees?|bushes|bush|seedlings?|starts?|plugs?|hills?|hens|pots?|tubs?|roots?|corms?|cuttings?|vines?|stations?|seeds?|pieces?|of)`;
+const STANDS = String.raw`(?:x|×|no\.?|nos\.?|of|(?:plants|clumps|heads|crowns|sets|cloves|tubers|bulbs|slips|stools|canes|trees|bushes|seedlings|starts|plugs|hills|pots|tubs|roots|corms|cuttings|vines|stations|seeds|pieces)(?:\s+of)?|(?:plant|clump|head|crown|pot|tub|hill|vine|tree|bush|stool)\s+of)`;
 const ABOUT = String.raw`(?:about|around|approx\.?|approximately|roughly|some|circa|c\.|~|maybe|nearly|almost|over)`;
 const OPEN = String.raw`(?:a|an|one|the|my|our|half a|1/2 a?|½ a?|another)?\s*(rows?|beds?|patch(?:es)?|trays?|packets?|packs?|handfuls?|few|several|lots|lot|some|many|block|strip|drills?|box(?:es)?|border|sowing|load|bunch|bit|loads|plenty|mass|edging)`;
 const after = (rest: string | undefined) => (rest ?? "").replace(/^(?:of|with)\s+(?:the\s+)?/i, "").trim();
 
 /** Reads how much a piece of a line tells of what grows there: at its beginning, else at its end. */
 export function readLineAmount(text: string): LineAmount {
-  const words = text.trim().replace(/^(?:i have|we have|there are|there is|got|the|my|our)\s+(?=\S)/i, "");
+  const words = text
+    .trim()
+    .replace(/^(?:i have|we have|there are|there is|got|the|my|our)\s+(?=\S)/i, "")
+    .replace(/^(?:an?|one)\s+(?=\d)/i, "");
+  if (/^\d+(?:[.,]\d+)?\s*(?:kg|g|kilos?|lbs?|pounds?|oz)\b/i.test(words)) return { status: "open", of: "weight", rows: 1, rest: after(words.replace(/^\S+?\s*(?:kg|g|kilos?|lbs?|pounds?|oz)\b\s*/i, "")) }; // prettier-ignore
   return readArea(words) ?? readRows(words) ?? readNumber(words) ?? { status: "not told", rest: words };
 }
 
@@ -54,7 +58,7 @@ function readArea(words: string): LineAmount | undefined {
 
 function readRows(words: string): LineAmount | undefined {
   const of = String.raw`\s*-?\s*(?:long\s+)?(?:rows?|drills?)?`;
-  const rows = new RegExp(String.raw`^${NUM}\s*(?:rows?|drills?)\s*(?:of|x|×|,)?\s*${LEN}${of}(?:\s+of)?\s+(.+)$`, "i").exec(words); // prettier-ignore
+  const rows = new RegExp(String.raw`^${NUM}\s*(?:rows?|drills?)\s*(?:of|x|×|,)?\s*${LEN}${of}(?:\s+(?:each|long))?(?:\s+of)?(?:\s+(.+))?$`, "i").exec(words); // prettier-ignore
   if (rows) return rowOf(numberOf(rows[1]!)! * lengthNumber(rows[2]!) * metresIn(rows[3]!), after(rows[4]));
   const longRows = new RegExp(String.raw`^${NUM}\s+${LEN}\s*-?\s*(?:long\s+)?(?:rows|drills)(?:\s+of)?\s+(.+)$`, "i").exec(words); // prettier-ignore
   if (longRows)
@@ -66,12 +70,16 @@ function readRows(words: string): LineAmount | undefined {
 }
 
 function readNumber(words: string): LineAmount | undefined {
+  const block = /^(?:(\d+)\s*(?:[x×]|rows? of)\s*(\d+)\s+(?:block of\s+)?(\D+)|(\D+?),?\s+(?:in )?(?:a )?(\d+)\s*(?:[x×]|rows? of)\s*(\d+)(?:\s+(?:block|grid|plants))?)$/i.exec(words); // prettier-ignore
+  if (block) return plantsOf(Number(block[1] ?? block[5]) * Number(block[2] ?? block[6]), false, (block[3] ?? block[4])!.trim()); // prettier-ignore
+  const lastRows = new RegExp(String.raw`^(.*[a-z'”"])\s+(\d+|${NUMBER_WORD}|double)\s+rows?$`, "i").exec(words);
+  if (lastRows) return { status: "open", of: "rows", rows: numberOf(lastRows[2]!) ?? 2, rest: lastRows[1]! };
   const open = new RegExp(String.raw`^(?:(\d+|${NUMBER_WORD})\s+)?${OPEN}\b\s*(?:seeds?\s+)?(?:of\s+)?(?:row\s+)?(.*)$`, "i").exec(words); // prettier-ignore
   if (
     open &&
     (open[1] === undefined || /^(?:row|bed|patch|tray|pack|handful|drill|block|strip|box|sowing)/i.test(open[2]!))
   )
-    return { status: "open", of: open[2]!.toLowerCase(), rest: open[3]! };
+    return { status: "open", of: open[2]!.toLowerCase(), rows: numberOf(open[1] ?? "1") ?? 1, rest: open[3]! };
   const range = new RegExp(String.raw`^(?:${ABOUT}\s*)?(\d+)\s*(?:-|–|to|or)\s*(\d+)\s*(?:${STANDS}\s+)*(?:of\s+)?(\D.*|)$`, "i").exec(words); // prettier-ignore
   if (range && Number(range[2]) > Number(range[1]))
     return plantsOf(Math.round((Number(range[1]) + Number(range[2])) / 2), true, range[3]!);
@@ -81,7 +89,7 @@ function readNumber(words: string): LineAmount | undefined {
   if (times) return plantsOf(Number(times[1]), false, "");
   const end = new RegExp(String.raw`^(.*\D)\s*(?:[x×:(–-]|\s-)\s*(?:x\s*)?${NUM}\s*(?:plants?|of them)?\s*\)?$`, "i").exec(words); // prettier-ignore
   if (end && numberOf(end[2]!) !== undefined) return plantsOf(numberOf(end[2]!)!, false, end[1]!.trim());
-  const last = new RegExp(String.raw`^(.*[a-z'”"])\s+(\d+)(?:\s*${STANDS})?$`, "i").exec(words);
+  const last = new RegExp(String.raw`^(.*[a-z'”")])\s+(\d+)(?:\s*${STANDS})?$`, "i").exec(words);
   if (last) return plantsOf(Number(last[2]), false, last[1]!);
   const single = /^(?:a|an|one|single|1)\s+(?:single\s+|big\s+|small\s+|large\s+|old\s+|young\s+)?(?:(?:clump|plant|pot|tub|crown|bush|tree|vine|hill)\s+of\s+)?(.+)$/i.exec(words); // prettier-ignore
   return single ? plantsOf(1, false, single[1]!) : undefined;

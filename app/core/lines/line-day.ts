@@ -31,7 +31,7 @@ const YEAR = String.raw`(?:(?:,|\s+of)?\s+(?:(?:19|20)\d\d|['’]\d\d)\b)`;
 const SEASON = "(?:spring|summer|autumn|fall|winter)";
 const SMALL = String.raw`(?:\d{1,3}|an?|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|twenty|thirty|forty|fifty|a couple of|a few|several)`; // prettier-ignore
 const ABOUT = String.raw`(?:about|around|approx(?:imately)?\.?|circa|roughly|some ?time (?:in|around)|some time|~|near|maybe|probably|or so)`;
-const PART = String.raw`(?:(?:very\s+)?early|mid(?:dle of|dle)?|late|(?:the\s+)?(?:start|beginning|end|middle) of|(?:the\s+)?(?:first|second|third|fourth|last)\s+(?:week|half|weekend) (?:of|in))[\s-]+`; // prettier-ignore
+const PART = String.raw`(?:(?:very\s+)?early|mid(?:dle of|dle)?|late|(?:the\s+)?(?:start|beginning|end|middle)(?: of)?|(?:the\s+)?(?:first|second|third|fourth|last)\s+(?:week|half|weekend) (?:of|in))[\s-]+`; // prettier-ignore
 const FEASTS = "(?:easter|good friday|christmas(?: day)?|boxing day|halloween|new year(?:'s day)?|st\\.? patrick'?s day|valentine'?s day|independence day|the fourth of july)"; // prettier-ignore
 
 const FORMS: readonly { form: RegExp; read: (m: RegExpExecArray, s: DaySetting) => DaySpan | undefined }[] = [
@@ -63,7 +63,7 @@ const FORMS: readonly { form: RegExp; read: (m: RegExpExecArray, s: DaySetting) 
 ];
 
 function of(pattern: string): RegExp {
-  return new RegExp(`^${pattern}(?![a-z-])`, "i");
+  return new RegExp(`^(?:${pattern})(?![a-z-])`, "i");
 }
 
 const LEAD = new RegExp(

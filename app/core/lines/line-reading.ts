@@ -54,4 +54,3 @@ export interface LineSetting extends DaySetting {
   /** Names of the garden's beds. */
   beds: readonly string[];
 }
-

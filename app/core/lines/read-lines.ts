@@ -1,5 +1,5 @@
 import type { Catalogue } from "../crops";
-import { bedHeading } from "./line-bed";
+import { bedHeading, isBedLike } from "./line-bed";
 import type { LineSetting, ReadLine, TypedLine } from "./line-reading";
 import { readLine } from "./read-line";
 import type { LineWords } from "./variety-name";
@@ -22,7 +22,7 @@ export function readLines(
   return lines.map(({ text, ...answers }) => {
     const heading = bedHeading(text);
     const read = readLine(catalogue, text, setting, lore, answers);
-    if (heading !== undefined && (read.cropId === null || read.asks.length > 1)) {
+    if (heading !== undefined && (isBedLike(heading) || (read.cropId === null && read.options.length === 0))) {
       bed = heading;
       return { ...read, status: "understood", cropId: null, options: [], variety: "", plants: null, asks: [], left: [], bed, heading: true, sentence: `What follows stands in ${heading}.` }; // prettier-ignore
     }
