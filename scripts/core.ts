@@ -1,6 +1,6 @@
 import { readFileSync } from "node:fs";
 import { z } from "zod";
-import { catalogue, lineWords, sources } from "~/catalogue/catalogue.server";
+import { catalogue, climatePlaces, lineWords, sources } from "~/catalogue/catalogue.server";
 import { forecastAnswer, judgeAnswer, planAnswer, readLinesAnswer, yearAnswer } from "~/views/edge";
 
 /** JSON in on stdin, one JSON document out; bad input: exit 2 and {"error": {"path", "message"}} on stderr. */
@@ -9,7 +9,7 @@ const verbs = {
   judge: (input: unknown) => judgeAnswer(input, catalogue()),
   forecast: (input: unknown) => forecastAnswer(input, catalogue()),
   plan: (input: unknown) => planAnswer(input, catalogue()),
-  year: (input: unknown) => yearAnswer(input, catalogue()),
+  year: (input: unknown) => yearAnswer(input, catalogue(), climatePlaces()),
   "read-lines": (input: unknown) => readLinesAnswer(input, catalogue(), lineWords()),
 } as const;
 

@@ -4,7 +4,7 @@ import { expect, test } from "vitest";
 
 const CORE = path.resolve("app/core");
 /** What the core may import besides itself: small pure libraries. */
-const ALLOWED = ["chrono-node", "fastest-levenshtein", "zod", "date-fns", "@date-fns/tz", "suncalc"];
+const ALLOWED = ["chrono-node", "fastest-levenshtein", "ml-matrix", "zod", "date-fns", "@date-fns/tz", "suncalc"];
 
 function filesOf(folder: string): string[] {
   return readdirSync(folder, { withFileTypes: true }).flatMap((entry) =>

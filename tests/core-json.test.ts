@@ -3,7 +3,11 @@ import { readFileSync } from "node:fs";
 import { describe, expect, test } from "vitest";
 
 function core(verb: string, input: string) {
-  const run = spawnSync("npx", ["tsx", "scripts/core.ts", verb], { input, encoding: "utf8", maxBuffer: 64 * 1024 * 1024 });
+  const run = spawnSync("npx", ["tsx", "scripts/core.ts", verb], {
+    input,
+    encoding: "utf8",
+    maxBuffer: 64 * 1024 * 1024,
+  });
   return { code: run.status, out: run.stdout, err: run.stderr.split("\n").filter((l) => l.startsWith("{")).join("") }; // prettier-ignore
 }
 

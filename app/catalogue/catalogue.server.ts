@@ -1,6 +1,7 @@
 import { readFileSync, readdirSync } from "node:fs";
 import path from "node:path";
 import { z } from "zod";
+import { ClimateFile, type ClimatePlace } from "~/core/weather";
 import { VarietyName, type LineWords } from "~/core/lines";
 import { Crop, resolveLikes, School, SharedCue, Standing, unsaidOf, type Catalogue, type CropData } from "~/core/crops";
 
@@ -113,4 +114,12 @@ export function lineWords(): LineWords {
     words = { varieties, otherPlants: OtherPlants.parse(read("other-plants.json")).names };
   }
   return words;
+}
+
+let climates: ClimatePlace[] | undefined;
+
+/** Places whose usual months are known. */
+export function climatePlaces(): readonly ClimatePlace[] {
+  climates ??= ClimateFile.parse(read("climates.json")).places;
+  return climates;
 }

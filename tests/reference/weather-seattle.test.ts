@@ -1,15 +1,10 @@
 import { mean } from "simple-statistics";
-import { readFileSync } from "node:fs";
 import { expect, test } from "vitest";
-import { readWeatherCsv } from "~/adapters/weather-csv.server";
 import { addDays, dayOfYear } from "~/core/calendar";
 import { normalsFromSeries, roughNormals, skyTrack, thermalSumOn, thermalTime } from "~/core/weather";
+import { SEATTLE_DAYS } from "./seattle-days";
 
-/** Real daily weather of Seattle, 2012–2015, as the registry package vega-datasets ships it (NOAA, public domain). */
-const SEATTLE = readFileSync("node_modules/vega-datasets/data/seattle-weather.csv", "utf8");
-const read = readWeatherCsv(SEATTLE, { wind: "m/s" });
-if (read.status !== "read") throw new Error("the Seattle file is read");
-const days = read.days;
+const days = SEATTLE_DAYS;
 
 test("normals of the Seattle series are the mean of ±7 days over the years, by simple-statistics", () => {
   const normals = normalsFromSeries(days)!;

@@ -12,8 +12,7 @@ import {
 } from "../hazards";
 import {
   UNMEASURED,
-  normalsFromSeries,
-  roughNormals,
+  usualNormals,
   skyHours,
   skyTrack,
   soilOutlook,
@@ -55,7 +54,7 @@ export const lastDayOf = ({ track }: Pick<GardenSky, "track">): IsoDay => addDay
  */
 export function gardenSky(garden: GardenState, horizonDays: number): GardenSky {
   const { today } = garden;
-  const normals = normalsFromSeries(garden.observed) ?? roughNormals(garden.latitude);
+  const normals = usualNormals(garden.observed, garden.usual, garden.latitude);
   const track = skyTrack(
     garden.observed,
     garden.forecast,

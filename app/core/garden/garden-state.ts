@@ -5,7 +5,7 @@ import { SHARE_WORDS, SHARE_WORD_LIST } from "../readiness";
 import { DayNow, HandsRules } from "../hands";
 import { BedKind, CoverNight, Treatment } from "../hazards";
 import { START_STANDINGS, SeasonCrop } from "../seasons";
-import { DailyWeather, ForecastError, HourTold } from "../weather";
+import { DailyWeather, ForecastError, HourTold, PlaceClimate } from "../weather";
 
 /** A cue read on a day. */
 export const LookTaken = z.object({
@@ -117,6 +117,8 @@ export const GardenState = z.object({
   /** IANA name: tells the hours of a day. */
   timeZone: z.string().default("UTC"),
   observed: z.array(DailyWeather),
+  /** Usual months of the place, drawn from places that are known: for where there is no record. */
+  usual: PlaceClimate.nullable().default(null),
   /** Coming days; one without the day of its issue counts as issued today. */
   forecast: z.array(DailyWeather.safeExtend({ issuedOn: IsoDay.optional() })),
   /** Hours that the service told, if any. */

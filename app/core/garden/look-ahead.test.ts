@@ -31,6 +31,7 @@ function garden(change: Partial<GardenState> = {}): GardenState {
   };
   return {
     today,
+    usual: null,
     latitude: 52,
     longitude: 0,
     beds: [

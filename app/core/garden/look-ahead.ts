@@ -94,9 +94,9 @@ export function lookAhead(
 
 /** The sky, kept while weather, place and day stand. */
 function keptSky(garden: GardenState, horizonDays: number, kept: KeptOutlooks): GardenSky {
-  const { today, latitude, longitude, timeZone, observed, forecast, hours, forecastError } = garden;
+  const { today, latitude, longitude, timeZone, observed, usual, forecast, hours, forecastError } = garden;
   const earliest = garden.plantings.reduce<IsoDay>((day, p) => (p.startedOn < day ? p.startedOn : day), today);
-  const key = JSON.stringify([today, latitude, longitude, timeZone, observed, forecast, hours, forecastError, earliest, horizonDays]); // prettier-ignore
+  const key = JSON.stringify([today, latitude, longitude, timeZone, observed, usual, forecast, hours, forecastError, earliest, horizonDays]); // prettier-ignore
   if (kept.sky?.key !== key) kept.sky = { key, sky: gardenSky(garden, horizonDays) };
   return kept.sky.sky;
 }

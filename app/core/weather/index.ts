@@ -16,3 +16,15 @@ export { soilOutlook, type SoilDay } from "./soil-temperature";
 export { StationReading, stationDays, type StationDays } from "./station-days";
 export { temperatureAt, type CurveDay } from "./temperature-curve";
 export { thermalSumOn, thermalTime, type ThermalTime } from "./thermal-time";
+export { ClimateFile, ClimatePlace } from "./climate-table";
+export { frostSeason, type FrostDays } from "./frost-season";
+export {
+  LIKENESS,
+  leftOut,
+  normalsOfPlace,
+  PlaceClimate,
+  placeClimate,
+  type Likeness,
+  type GardenPlace,
+} from "./place-climate";
+export { usualNormals } from "./usual-normals";

@@ -7,6 +7,8 @@ export const garden = sqliteTable("garden", {
   name: text().notNull(),
   latitude: real().notNull(),
   longitude: real().notNull(),
+  /** Above the sea; empty where nobody said. */
+  heightM: real(),
   timeZone: text().notNull(),
   unitSystem: text({ enum: UNIT_SYSTEMS }).notNull(),
   /** Set in the demo only: its clock stands until it is stepped. */

@@ -27,6 +27,7 @@ const GARDEN = {
   name: "Hollin Garth",
   latitude: 52.4,
   longitude: -0.6,
+  heightM: 90,
   timeZone: "Europe/London",
   unitSystem: "metric",
   demoDay: DEMO_DAY,

@@ -4,6 +4,7 @@ import type { Catalogue, Crop } from "~/core/crops";
 import type { GardenState, PlantingState } from "~/core/garden";
 import { ROUND_LOOK } from "~/core/readiness";
 import { growingYear, startOf } from "~/core/seasons";
+import { usualNormals } from "~/core/weather";
 import type { Db } from "~/db/client.server";
 import type { GardenRow } from "~/db/garden/garden.server";
 import { allBeds } from "~/db/beds/beds.server";
@@ -16,6 +17,7 @@ import { allSchoolChoices, allVarieties } from "~/db/notes/household.server";
 import { coversFrom } from "~/db/sky/covers.server";
 import { handsRules } from "~/db/sky/hands.server";
 import { observedDays } from "~/db/sky/weather.server";
+import { usualClimate } from "./usual-climate.server";
 import { minutesUsedOn } from "../round/minutes-used.server";
 import { measuredErrorOf, newestForecast } from "../sky/forecast-archive.server";
 import { gardenNow } from "./clock.server";
@@ -40,9 +42,10 @@ export function gardenState(db: Db, row: GardenRow, today: IsoDay): GardenState 
     beds: allBeds(db),
     plantings: plantingStates(db, row, crops, today),
     observed,
+    usual: usualClimate(row),
     forecast: forecast.days,
     hours: forecast.hours,
-    forecastError: measuredErrorOf(db, observed, row.latitude),
+    forecastError: measuredErrorOf(db, observed, usualNormals(observed, usualClimate(row), row.latitude)),
     covers: coversFrom(db, today),
     ...handsRules(db),
     now: { clock: localMoment(gardenNow(row), row.timeZone).slice(11), used: minutesUsedOn(db, row, today) },

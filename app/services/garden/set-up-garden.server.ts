@@ -8,12 +8,33 @@ const degrees = (limit: number, what: string) =>
   z
     .string()
     .trim()
-    .regex(/^-?\d+([.,]\d+)?$/, `Write the ${what} in degrees, for example ${what === "latitude" ? "52.4" : "-1.3"}.`)
+    .regex(
+      /^-?\d+([.,]\d+)?$/,
+      `Choose the place from the list, or write the ${what} in degrees, for example ${what === "latitude" ? "52.4" : "-1.3"}.`,
+    )
     .transform((v) => Number(v.replace(",", ".")))
     .refine((v) => Math.abs(v) <= limit, `A ${what} lies between −${limit} and ${limit} degrees.`);
 
+/** A height as typed, "120", "400 ft"; a bare number is in metres. */
+const height = z
+  .string()
+  .trim()
+  .default("")
+  .transform((text, context) => {
+    if (text === "") return null;
+    const [, digits, unit] = /^(-?\d+(?:[.,]\d+)?)\s*(m|metres?|meters?|ft|feet)?$/i.exec(text) ?? [];
+    const metres = Number(digits?.replace(",", ".")) * (unit && /^f/i.test(unit) ? 0.3048 : 1);
+    if (digits && metres >= -450 && metres <= 5500) return Math.round(metres);
+    context.addIssue({ code: "custom", message: "Write the height like 120 m or 400 ft, or leave it empty." });
+    return z.NEVER;
+  });
+
 export const GardenForm = z.object({
-  name: z.string().trim().min(1, "Give the garden a name.").max(60, "Keep the name under 60 letters."),
+  name: z
+    .string()
+    .trim()
+    .max(60, "Keep the name under 60 letters.")
+    .transform((name) => name || "Our garden"),
   latitude: degrees(90, "latitude"),
   longitude: degrees(180, "longitude"),
   timeZone: z.string().refine((zone) => {
@@ -24,6 +45,7 @@ export const GardenForm = z.object({
     }
   }, "That time zone is not known. Write it like Europe/Dublin."),
   unitSystem: UnitSystem,
+  heightM: height,
 });
 
 /** Empty weights of everyday containers, to begin with (common practice; the household weighs its own). */
@@ -34,10 +56,13 @@ const FIRST_CONTAINERS = [
 ];
 
 /** Sets up the household's garden once. */
-export function setUpGarden(db: Db, form: z.infer<typeof GardenForm>): { status: "set up" | "already there" } {
+export function setUpGarden(
+  db: Db,
+  form: Omit<z.infer<typeof GardenForm>, "heightM"> & { heightM?: number | null },
+): { status: "set up" | "already there" } {
   if (theGarden(db)) return { status: "already there" };
   db.transaction(() => {
-    insertGarden(db, { ...form, demoDay: null });
+    insertGarden(db, { heightM: null, ...form, demoDay: null });
     insertContainers(db, FIRST_CONTAINERS);
   });
   return { status: "set up" };

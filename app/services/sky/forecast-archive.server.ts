@@ -3,8 +3,7 @@ import { addDays, type IsoDay } from "~/core/calendar";
 import {
   HourTold,
   measuredError,
-  normalsFromSeries,
-  roughNormals,
+  type ClimateNormals,
   type DailyWeather,
   type ForecastDay,
   type ForecastError,
@@ -47,7 +46,7 @@ function hoursOf(json: string): HourTold[] {
 const measured = new WeakMap<Db, { key: string; error: ForecastError }>();
 
 /** What forecasts have been found to miss by; worked out anew when the archive or the record has grown. */
-export function measuredErrorOf(db: Db, observed: readonly DailyWeather[], latitude: number): ForecastError {
+export function measuredErrorOf(db: Db, observed: readonly DailyWeather[], normals: ClimateNormals): ForecastError {
   const last = observed.reduce((day, d) => (d.day > day ? d.day : day), "");
   const record = recordSpan(db);
   const archived = archiveState(db);
@@ -55,7 +54,7 @@ export function measuredErrorOf(db: Db, observed: readonly DailyWeather[], latit
   const known = measured.get(db);
   if (known?.key === key) return known.error;
   const archive = archivedSince(db, last ? addDays(last, -MEASURED_DAYS) : "");
-  const error = measuredError(archive, observed, normalsFromSeries(observed) ?? roughNormals(latitude));
+  const error = measuredError(archive, observed, normals);
   measured.set(db, { key, error });
   return error;
 }

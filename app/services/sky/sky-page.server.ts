@@ -40,7 +40,7 @@ export function skyPage(db: Db, garden: GardenRow, shownDay: string | null) {
       observed,
       from: span?.from ?? null,
       to: span?.to ?? null,
-      error: measuredErrorOf(db, observed, garden.latitude),
+      error: measuredErrorOf(db, observed, planned.outlook.normals),
       issues: issueDays(db),
     },
   };

@@ -10,8 +10,15 @@ const PARTS = [
   ["unfit", "Doesn’t fit", "Everything fits in the time there is."],
 ] as const;
 
+interface AsideProps {
+  sentences: GardenSentences;
+  /** Without a forecast nothing is said of what threatens but that it is not known. */
+  weatherKnown: boolean;
+  usualFrost: { last: string; first: string };
+}
+
 /** The garden in plain sentences, beside the board at the table, above it in the field. */
-export function GardenSentencesAside({ sentences }: { sentences: GardenSentences }) {
+export function GardenSentencesAside({ sentences, weatherKnown, usualFrost }: AsideProps) {
   return (
     <chakra.aside
       aria-label="The garden in words"
@@ -30,7 +37,9 @@ export function GardenSentencesAside({ sentences }: { sentences: GardenSentences
             {title}
           </chakra.h2>
           {sentences[part].length === 0 ? (
-            <Quiet>{none}</Quiet>
+            <Quiet>
+              {part === "threatened" && !weatherKnown ? "No forecast here: I do not know about frost or storms." : none}
+            </Quiet>
           ) : (
             <PlainList display="grid" gap="8px">
               {sentences[part].map((s, i) => (
@@ -39,6 +48,11 @@ export function GardenSentencesAside({ sentences }: { sentences: GardenSentences
                 </li>
               ))}
             </PlainList>
+          )}
+          {part === "threatened" && !weatherKnown && (
+            <Quiet marginTop="4px">
+              {usualFrost.last}. {usualFrost.first}.
+            </Quiet>
           )}
         </Box>
       ))}

@@ -33,26 +33,28 @@ export function HorizonPage({ view }: { view: HorizonView }) {
       {!view.weatherKnown && (
         <chakra.p margin="0" padding={{ base: "0 16px 12px", md: "0 28px 12px" }}>
           No forecast yet, so the days ahead are{" "}
-          {view.normalYears ? `the usual weather of ${view.normalYears} years` : "a rough guess from the latitude"}.{" "}
-          <Link to="/sky">Add weather</Link>
+          {view.normalYears
+            ? `the usual weather of ${view.normalYears} years`
+            : "the usual weather of towns near by or alike"}
+          . <Link to="/sky">Add weather</Link>
         </chakra.p>
       )}
       {view.beds.length === 0 ? (
         <Box padding="24px 28px" display="grid" gap="16px" justifyItems="start" maxWidth="60ch">
           <chakra.h2 fontSize="1.5rem">Nothing grows here yet</chakra.h2>
-          <p>Add a bed, then type what stands in it, a line each: “6 courgette, sown 3 May, bed 1”.</p>
+          <p>Type or paste what stands in the garden, a line each: “6 courgette, sown 3 May, bed 1”.</p>
           <ActionLink href="/beds" tone="loud">
-            Add the first bed
+            Type the garden
           </ActionLink>
         </Box>
       ) : (
         <Box display={{ lg: "grid" }} gridTemplateColumns="minmax(0, 1fr) 300px" alignItems="start">
           <Box order={{ base: 2 }} display={{ base: "block", lg: "none" }}>
-            <GardenSentencesAside sentences={view.sentences} />
+            <GardenSentencesAside {...view} />
           </Box>
           <HorizonBoard view={view} />
           <Box display={{ base: "none", lg: "block" }} position="sticky" top="0">
-            <GardenSentencesAside sentences={view.sentences} />
+            <GardenSentencesAside {...view} />
           </Box>
         </Box>
       )}

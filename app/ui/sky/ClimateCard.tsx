@@ -35,7 +35,7 @@ export function ClimateCard({ view }: { view: SkyView }) {
       <Quiet margin="6px 0 0">
         {record.normalYears
           ? `Usual weather from ${record.normalYears} years on record`
-          : "Usual weather guessed from the latitude: read in a series of some years"}
+          : "Usual weather drawn from towns near by or alike: a series of some years read in tells it better"}
         .
       </Quiet>
       <Fold quiet summary="Heat of the months">
@@ -73,7 +73,19 @@ export function ClimateCard({ view }: { view: SkyView }) {
 function FrostDates({ view }: { view: SkyView }) {
   const { record, units } = view;
   if (record.frost.every((f) => f.seasons === 0))
-    return <Quiet>Frost dates need most of a half-year on record; read in a series of some years.</Quiet>;
+    return (
+      <>
+        <p>
+          {record.usualFrost.last}.
+          <br />
+          {record.usualFrost.first}.
+        </p>
+        <Quiet>
+          Drawn from towns whose climate is known, with the doubt of that; a series of some years read in tells it
+          better.
+        </Quiet>
+      </>
+    );
   return (
     <Box overflowX="auto">
       <Figures>

@@ -78,6 +78,7 @@ function gardenOf(one: z.infer<typeof OnePlanting>, catalogue: Catalogue): Garde
     today: one.today,
     latitude: one.latitude,
     longitude: one.longitude,
+    usual: null,
     beds: [{ id: "bed", name: "bed", kind: one.bedKind, position: 0 }],
     plantings: [
       {

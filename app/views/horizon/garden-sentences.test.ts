@@ -33,6 +33,7 @@ function garden(storm: { windKmh: number; rainMm: number }): GardenState {
   const look = (cueId: string, readingId: string) => [{ cueId, readingId, takenOn: today }];
   return {
     today,
+    usual: null,
     latitude: 50,
     longitude: 0,
     beds: [{ id: "b", name: "South bed", kind: "open", position: 0 }],

@@ -3,6 +3,7 @@ import type { Loser } from "~/core/planner";
 import type { Stage } from "~/core/readiness";
 import type { UnitSystem } from "~/core/units";
 import { trackIndex } from "~/core/weather";
+import { usualFrost } from "../sky/usual-frost";
 import type { Planned } from "../planned";
 import { plannedWalk } from "../round/planned-walk";
 import { bandsOf } from "../sky/bands";
@@ -92,6 +93,7 @@ export function horizonView(planned: Planned, losers: readonly Loser[], roundIsO
     sentences: gardenSentences(planned, losers),
     weatherKnown: days.some((d) => d.forecast),
     normalYears: outlook.normalYears,
+    usualFrost: usualFrost(outlook.normals, outlook.latitude),
     units,
   };
 }

@@ -11,6 +11,7 @@ import {
   type ForecastError,
 } from "~/core/weather";
 import type { Planned } from "../planned";
+import { usualFrost } from "./usual-frost";
 import { dayAndMonth } from "../words";
 
 /** What the household's own record and its archive of forecasts tell. */
@@ -42,6 +43,7 @@ export function climateView(
     to,
     normalYears: outlook.normalYears,
     issues,
+    usualFrost: usualFrost(outlook.normals, latitude),
     pairs: error.pairs,
     errors: TOLD_LEADS.map((lead) => {
       const { pairs, minC, maxC } = errorAt(error, lead);

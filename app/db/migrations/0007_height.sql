@@ -1,0 +1,1 @@
+ALTER TABLE `garden` ADD `height_m` real;
