@@ -46,6 +46,33 @@ test("a weighed pick: gross less the basket's tare is what counts, and both are 
   expect(allWeighings(db)[0]).toMatchObject({ netGrams: 2160, containers: [{ containerId: "basket", count: 1, tareGrams: 1040 }] }); // prettier-ignore
 });
 
+test.each([
+  [
+    { count: "", weight: "about 2 kg" },
+    { grams: 2000, pieces: null, estimated: true },
+  ],
+  [
+    { count: "a dozen", weight: "" },
+    { grams: null, pieces: 12, estimated: false },
+  ],
+  [
+    { count: "about 20", weight: "" },
+    { grams: null, pieces: 20, estimated: true },
+  ],
+  [
+    { count: "", weight: "½ kg" },
+    { grams: 500, pieces: null, estimated: false },
+  ],
+])("an amount in words is logged as it is said, a guess as a guess: %o", (typed, wanted) => {
+  const { db } = smallGarden();
+  expect(pickLines(db, logged(db, typed))[0]).toMatchObject(wanted);
+});
+
+test("room is no weight, and says what to do", () => {
+  const { db } = smallGarden();
+  expect(refusal(send(db, pick({ count: "", weight: "2 litres" })))).toMatchObject({ weight: /weigh it/ });
+});
+
 test("containers of several kinds stand on one scale: the handbook's four crates and two baskets", () => {
   const { db } = smallGarden();
   const containers = [{ containerId: "heavy-crate", count: "4" }, { containerId: "basket", count: "2" }]; // prettier-ignore

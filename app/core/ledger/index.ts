@@ -8,6 +8,7 @@ export {
   NOT_EATEN,
   USES,
   amountOf,
+  isGuessed,
   harvestOf,
   isSpoilt,
   mergeOf,

@@ -65,7 +65,7 @@ test("weighed later: the guess is moved back, part by part, and the harvest says
   const guess = [picked("a", 700, 10, true), { ...picked("a", 200, 3, true), condition: "spoilt" as const }];
   const now = { grams: 810, pieces: 13, estimated: false, fate: "store" as const, condition: "sound" as const };
   const all = [...guess, ...restate("a", guess, "weighed", DAY, now)];
-  expect(amountOf(all)).toEqual({ grams: 810, pieces: 13, estimatedGrams: 0 });
+  expect(amountOf(all)).toEqual({ grams: 810, pieces: 13, estimatedGrams: 0, estimatedPieces: 0 });
   expect(amountOf(all.filter(isSpoilt))).toMatchObject({ grams: 0, pieces: 0 });
   expect(all.slice(0, 2)).toEqual(guess);
 });

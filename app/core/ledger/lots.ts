@@ -54,7 +54,12 @@ export interface Amount {
 export interface LotAmount extends Amount {
   /** Of the grams, those that were guessed. */
   estimatedGrams: number;
+  /** Of the pieces without a weight, those that were guessed. */
+  estimatedPieces: number;
 }
+
+/** Whether any of it is a guess. */
+export const isGuessed = ({ estimatedGrams, estimatedPieces }: Pick<LotAmount, "estimatedGrams" | "estimatedPieces">): boolean => estimatedGrams > 0 || estimatedPieces > 0; // prettier-ignore
 
 /** Sums movements: what is there now. Null where nothing was ever weighed, or counted. */
 export function amountOf(movements: readonly Pick<Movement, "grams" | "pieces" | "estimated">[]): LotAmount {
@@ -65,6 +70,7 @@ export function amountOf(movements: readonly Pick<Movement, "grams" | "pieces" |
     grams: grams === null ? null : Math.round(grams * 1000) / 1000,
     pieces: sum((m) => m.pieces),
     estimatedGrams: Math.round((sum((m) => (m.estimated ? m.grams : null)) ?? 0) * 1000) / 1000,
+    estimatedPieces: sum((m) => (m.estimated && m.grams === null ? m.pieces : null)) ?? 0,
   };
 }
 

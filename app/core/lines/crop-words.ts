@@ -48,8 +48,19 @@ interface Span<T> {
 }
 
 const plainWords = (text: string) => text.trim().split(/\s+/).filter(Boolean);
+/** Names asked for before: a line asks for the same few thousand over and over. */
+const plainNames = new Map<string, string>();
+const MOST_KEPT = 20_000;
+
 /** A name as names are compared: without case, accents, marks and plural endings. */
-export const plainName = (text: string) => plainWords(text.replace(/[,"“”()]/g, " ").replace(/[-–]/g, " ")).map(stemWord).join(" "); // prettier-ignore
+export function plainName(text: string): string {
+  const kept = plainNames.get(text);
+  if (kept !== undefined) return kept;
+  const plain = plainWords(text.replace(/[,"“”()]/g, " ").replace(/[-–]/g, " ")).map(stemWord).join(" "); // prettier-ignore
+  if (plainNames.size >= MOST_KEPT) plainNames.clear();
+  plainNames.set(text, plain);
+  return plain;
+}
 
 /**
  * Finds the crop in a row of words: of all the names that stand in it the one that ends last, and of those the
@@ -61,7 +72,7 @@ export const plainName = (text: string) => plainWords(text.replace(/[,"“”()]
 export function cropInWords(catalogue: Catalogue, text: string, lore: LineWords): CropWords {
   const words = plainWords(text.replace(/[()]/g, " ")).filter((w) => !HABITS.includes(w.toLowerCase()));
   const noun = lastNamed(catalogue, words);
-  const known = longestVariety(lore.varieties, words);
+  const known = longestVariety(lore.varieties, words, noun);
   const other = lore.otherPlants.find((p) => spanOf(words, plainName(p)));
   if (other && (!noun || covers(spanOf(words, plainName(other))!, noun)))
     return { status: "another plant", name: other };
@@ -69,7 +80,7 @@ export function cropInWords(catalogue: Catalogue, text: string, lore: LineWords)
     return known ? byVariety(catalogue, words, known, lore) : nearly(catalogue, words, lore);
   const span = words.slice(noun.from, noun.to);
   const kind = span.filter((w) => KINDS_AS_NAMES.includes(stemWord(w)));
-  const told = known && !covers(noun, known) && narrowed(catalogue, noun, words, known);
+  const told = known && narrowed(catalogue, noun, words, known);
   const name = told ? words.slice(known.from, known.to) : [];
   const variety = varietyOf(words.slice(0, noun.from), [...kind, ...words.slice(noun.to)], name);
   if (told) return { status: "one", crop: told.crop, variety: keptName(variety, told.name, noun, known), known: told.name }; // prettier-ignore
@@ -146,8 +157,8 @@ function lastNamed(catalogue: Catalogue, words: readonly string[]): Span<Crop> |
   for (let to = words.length; to > 0; to--)
     for (let from = 0; from < to; from++) {
       const span = words.slice(from, to);
-      const crops = catalogue.filter((c) => namesOf(c).has(plainName(span.join(" "))));
-      if (crops.length === 0) continue;
+      const crops = cropsByName(catalogue).get(plainName(span.join(" ")));
+      if (!crops) continue;
       // A name that is also a form ("canes") gives way to a crop's noun before it.
       const earlier = isForm(span) ? lastNamed(catalogue, words.slice(0, from)) : undefined;
       return earlier ?? { from, to, of: crops };
@@ -155,15 +166,31 @@ function lastNamed(catalogue: Catalogue, words: readonly string[]): Span<Crop> |
   return undefined;
 }
 
+const nameMaps = new WeakMap<Catalogue, Map<string, Crop[]>>();
+function cropsByName(catalogue: Catalogue): Map<string, Crop[]> {
+  const kept = nameMaps.get(catalogue);
+  if (kept) return kept;
+  const map = new Map<string, Crop[]>();
+  for (const crop of catalogue) for (const name of namesOf(crop)) map.set(name, [...(map.get(name) ?? []), crop]);
+  nameMaps.set(catalogue, map);
+  return map;
+}
+
 const isForm = (words: readonly string[]) => words.length === 1 && FORMS.includes(stemWord(words[0]!));
 
 /** The longest run of words that is a variety's name, of every crop that has one so called. */
-function longestVariety(varieties: readonly VarietyName[], words: readonly string[]): Span<VarietyName> | undefined {
+function longestVariety(
+  varieties: readonly VarietyName[],
+  words: readonly string[],
+  noun: Span<Crop> | undefined,
+): Span<VarietyName> | undefined {
+  // prettier-ignore
   const byStems = varietyStems(varieties);
   for (let size = words.length; size > 0; size--)
     for (let from = 0; from + size <= words.length; from++) {
       const of = byStems.get(plainName(words.slice(from, from + size).join(" ")));
-      if (of) return { from, to: from + size, of };
+      // The crop’s own noun may be some other variety’s name: "garlic", of chives.
+      if (of && !(noun && covers(noun, { from, to: from + size }))) return { from, to: from + size, of };
     }
   return undefined;
 }
@@ -177,6 +204,9 @@ function varietyStems(varieties: readonly VarietyName[]) {
   varietyMaps.set(varieties, map);
   return map;
 }
+
+/** Whether some variety goes by this name. */
+export const isVarietyName = (varieties: readonly VarietyName[], text: string): boolean => varietyStems(varieties).has(plainName(text)); // prettier-ignore
 
 /** The variety that goes by this name among a crop's, if it is known. */
 export function knownVariety(varieties: readonly VarietyName[], cropId: string, name: string): VarietyName | undefined {

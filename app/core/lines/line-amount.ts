@@ -1,4 +1,4 @@
-import { numberOf, NUMBER_WORD } from "./number-words";
+import { numberOf, NUMBER_WORD } from "../units";
 
 /** How much of a crop, as a piece of a line says it, and the words that are left of it. */
 export type LineAmount = { rest: string } & (

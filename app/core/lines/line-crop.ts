@@ -1,5 +1,5 @@
 import type { Catalogue, Crop } from "../crops";
-import { cropInWords, plainName, type CropWords } from "./crop-words";
+import { cropInWords, isVarietyName, plainName, type CropWords } from "./crop-words";
 import { readLineAmount, type LineAmount } from "./line-amount";
 import { isBedLike } from "./line-bed";
 import type { LineWords } from "./variety-name";
@@ -56,7 +56,7 @@ function readWith(catalogue: Catalogue, sofar: LineCrop, other: LineCrop, lore: 
 }
 
 const isKin = (a: Crop, b: Crop | undefined) => b !== undefined && a.family === b.family;
-const isVariety = (lore: LineWords, text: string) => lore.varieties.some((v) => plainName(v.name) === plainName(text));
+const isVariety = (lore: LineWords, text: string) => isVarietyName(lore.varieties, text);
 
 /** How much; a number in the middle ("strawberries 24 Cambridge Favourite") too, where it is in no name. */
 function amountAmong(piece: string, lore: LineWords): LineAmount {

@@ -15,6 +15,7 @@ function sayDay(day: IsoDay, order: DaySetting["order"]): string {
 export function sayDays({ from, to }: DaySpan, { order }: Pick<DaySetting, "order">): string {
   if (from === to) return sayDay(from, order);
   if (from.endsWith("-01-01") && to.endsWith("-12-31") && from.slice(0, 4) === to.slice(0, 4)) return `in ${from.slice(0, 4)}`; // prettier-ignore
+  if (from.endsWith("-01-01") && to.endsWith("-12-31")) return `between ${from.slice(0, 4)} and ${to.slice(0, 4)}`;
   if (dayNumber(to) - dayNumber(from) < WEEK) return `about ${sayDay(isoDay(Math.round((dayNumber(from) + dayNumber(to)) / 2)), order)}`; // prettier-ignore
   return `between ${sayDay(from, order)} and ${sayDay(to, order)}`;
 }

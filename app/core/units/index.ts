@@ -1,5 +1,6 @@
-export { readAmount, type Amount } from "./amount";
+export { NO_VOLUME, readAmount, type Amount } from "./amount";
 export { MassUnit, UNIT_SYSTEMS, UnitSystem, fromGrams, toGrams } from "./mass";
 export { celsiusFrom } from "./temperature";
 export { fromLength } from "./length";
 export { LONGEST_ROW_M, readRowLength, rowLengthIn } from "./row-length";
+export { NUMBER_WORD, numberOf } from "./number-words";

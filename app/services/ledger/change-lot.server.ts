@@ -1,7 +1,7 @@
 import { z } from "zod";
 import type { IsoDay } from "~/core/calendar";
 import { FATES, USES, amountOf, mergeOf, moveOf, splitOf, usedUp, type LotChange, type LotState } from "~/core/ledger";
-import { readAmount } from "~/core/units";
+import { NO_VOLUME, readAmount } from "~/core/units";
 import type { Db } from "~/db/client.server";
 import { insertLot, insertMovements, lotById, movementsOf, updateLot, type LotRow } from "~/db/ledger/lots.server";
 import { applied, refused, type Applied } from "../entries/applied";
@@ -49,6 +49,7 @@ function changeOf(db: Db, form: LotForm, lot: LotState, today: IsoDay): LotChang
   }
   const much = form.amount ? readAmount(form.amount) : { status: "all" as const };
   if (much.status === "not understood") return { status: "refused", sentence: much.sentence };
+  if (much.status === "volume") return { status: "refused", sentence: NO_VOLUME };
   const amount =
     much.status === "all"
       ? { grams: lot.grams, pieces: lot.pieces }

@@ -22,7 +22,7 @@ export function addContainer(
     return refuse({ name: `There is already a container called ${name}.` });
   const read = readAmount(tare);
   if (read.status === "not understood") return refuse({ tare: read.sentence });
-  if (read.status === "count") return refuse({ tare: `Add a unit to “${tare}”: g, kg, oz or lb.` });
+  if (read.status !== "mass") return refuse({ tare: `Add a unit to “${tare}”: g, kg, oz or lb.` });
   if (read.grams < 1 || read.grams > HEAVIEST_GRAMS) return refuse({ tare: "An empty container weighs 1 g to 30 kg." });
   insertContainers(db, [{ id: crypto.randomUUID(), name, tareGrams: read.grams }]);
   return { status: "added" };

@@ -1,4 +1,4 @@
-import { amountOf, harvestOf, restate, type Movement } from "~/core/ledger";
+import { amountOf, isGuessed, harvestOf, restate, type Movement } from "~/core/ledger";
 import { ContainersOn, PickBody } from "~/core/entries";
 import { IsoDay } from "~/core/calendar";
 import { z } from "zod";
@@ -64,9 +64,9 @@ export function correctPick(db: Db, pickId: string, to: Correction, today: IsoDa
   const wrong = dayError(db, { ...to, plantingId: season.plantingId }, season, to.on, today);
   if (wrong) return refused({ on: wrong });
   const nothing = to.outcome === "nothing ready";
-  const read = nothing ? { status: "ok" as const, value: { grams: null, pieces: null, weighing: null } } : pickAmount(db, to); // prettier-ignore
+  const read = nothing ? { status: "ok" as const, value: { grams: null, pieces: null, weighing: null, about: false } } : pickAmount(db, to); // prettier-ignore
   if (read.status === "refused") return refused(read.fields);
-  const { grams, pieces, weighing } = read.value;
+  const { grams, pieces, weighing, about } = read.value;
   const lot = lotById(db, pickId) ?? lotsOfPick(db, pickId)[0];
   db.transaction(() => {
     keepEarlier(db, pickId, earlierOf(db, pick, lot));
@@ -74,7 +74,8 @@ export function correctPick(db: Db, pickId: string, to: Correction, today: IsoDa
     if (!lot && nothing) return;
     if (!lot) insertLot(db, { id: pickId, pickId, condition: to.condition, fate: to.fate });
     const row = lot ?? lotById(db, pickId)!;
-    const { estimated, condition, fate } = to;
+    const { condition, fate } = to;
+    const estimated = to.estimated || about;
     insertMovements(
       db,
       restate(row.id, harvestIn(db, row.id), "corrected", to.on, { grams, pieces, estimated, fate, condition }),
@@ -89,7 +90,7 @@ export function correctPick(db: Db, pickId: string, to: Correction, today: IsoDa
 function earlierOf(db: Db, pick: PickRow, lot: LotRow | undefined) {
   const was = amountOf(lot ? harvestIn(db, lot.id) : []);
   const { outcome, pickedOn, tookAll, note } = pick;
-  return { outcome, pickedOn, tookAll, note, grams: was.grams, pieces: was.pieces, estimated: was.estimatedGrams > 0, fate: lot?.fate, condition: lot?.condition }; // prettier-ignore
+  return { outcome, pickedOn, tookAll, note, grams: was.grams, pieces: was.pieces, estimated: isGuessed(was), fate: lot?.fate, condition: lot?.condition }; // prettier-ignore
 }
 
 /** Takes a line out of every total, and back the end it told; or puts both back. */

@@ -53,8 +53,9 @@ function writePick(db: Db, entry: PickEntry, season: SeasonRow, day: IsoDay): vo
   });
 }
 
-function writeLot(db: Db, entry: PickEntry, day: IsoDay, { grams, pieces, weighing }: ReadAmount): void {
-  const { id, estimated, condition, fate, at } = entry;
+function writeLot(db: Db, entry: PickEntry, day: IsoDay, { grams, pieces, weighing, about }: ReadAmount): void {
+  const { id, condition, fate, at } = entry;
+  const estimated = entry.estimated || about;
   insertLot(db, { id, pickId: id, condition, fate });
   insertMovements(
     db,

@@ -1,6 +1,6 @@
 import type { FieldErrors } from "~/core/entries";
 import { netWeight } from "~/core/ledger";
-import { readAmount } from "~/core/units";
+import { NO_VOLUME, readAmount } from "~/core/units";
 import type { Db } from "~/db/client.server";
 import { containerById } from "~/db/ledger/containers.server";
 
@@ -15,6 +15,8 @@ export interface TypedAmount {
 export interface OnTheScale {
   grossGrams: number;
   netGrams: number;
+  /** Told as about so much. */
+  about: boolean;
   containers: { containerId: string; count: number; tareGrams: number }[];
 }
 
@@ -22,6 +24,13 @@ export interface ReadAmount {
   grams: number | null;
   pieces: number | null;
   weighing: OnTheScale | null;
+  /** Told as about so much. */
+  about: boolean;
+}
+
+interface Counted {
+  pieces: number;
+  about: boolean;
 }
 
 const MOST_PIECES = 20_000;
@@ -37,17 +46,20 @@ export function pickAmount(db: Db, typed: TypedAmount): Read<ReadAmount> {
   const weighing = typed.weight ? weighingOf(db, typed) : ok(null);
   if (weighing.status === "refused") return weighing;
   const grams = weighing.value?.netGrams ?? null;
-  if (!pieces.value && !grams)
+  const counted = pieces.value?.pieces ?? null;
+  if (!counted && !grams)
     return refused({ count: "Say how many, or how much it weighs. If nothing came off, tap “Nothing ready”." });
-  return ok({ grams, pieces: pieces.value, weighing: weighing.value });
+  const about = (pieces.value?.about ?? false) || (weighing.value?.about ?? false);
+  return ok({ grams, pieces: counted, weighing: weighing.value, about });
 }
 
-function countOf(count: string): Read<number> {
-  const pieces = Number(count);
+function countOf(count: string): Read<Counted> {
+  const read = /^-/.test(count.trim()) ? undefined : readAmount(count);
+  const pieces = read?.status === "count" ? read.count : Number(count);
   if (!Number.isInteger(pieces)) return refused({ count: `“${count}” is not a whole number of pieces.` });
   if (pieces < 0) return refused({ count: "A count cannot be below zero." });
   if (pieces > MOST_PIECES) return refused({ count: `More than ${MOST_PIECES} pieces in one pick: check the number.` });
-  return ok(pieces);
+  return ok({ pieces, about: read?.status === "count" && read.about });
 }
 
 /** A weight as read off the scale, less all that stood on it. */
@@ -55,6 +67,7 @@ export function weighingOf(db: Db, { weight, containers }: Omit<TypedAmount, "co
   const read = readAmount(weight);
   if (read.status === "not understood") return refused({ weight: read.sentence });
   if (read.status === "count") return refused({ weight: `Add a unit to “${weight}”: g, kg, oz or lb.` });
+  if (read.status === "volume") return refused({ weight: NO_VOLUME });
   const stood: OnTheScale["containers"] = [];
   for (const { containerId, count: typedCount } of containers) {
     const known = containerById(db, containerId);
@@ -66,5 +79,5 @@ export function weighingOf(db: Db, { weight, containers }: Omit<TypedAmount, "co
   }
   const net = netWeight(read.grams, stood);
   if (net.status === "impossible") return refused({ weight: net.sentence });
-  return ok({ grossGrams: read.grams, netGrams: net.grams, containers: stood });
+  return ok({ grossGrams: read.grams, netGrams: net.grams, about: read.about, containers: stood });
 }

@@ -5,7 +5,7 @@ import { allPlantings } from "~/db/beds/plantings.server";
 import { allMovements } from "~/db/ledger/lots.server";
 import { picksOfRound, type PickRow } from "~/db/ledger/picks.server";
 import { errandsOf, openRound, type RoundRow } from "~/db/round/rounds.server";
-import { amountOf, harvestOf } from "~/core/ledger";
+import { amountOf, isGuessed, harvestOf } from "~/core/ledger";
 import { roundView, type RoundOut } from "~/views/round/round-view";
 import type { Planned } from "~/views/planned";
 import { endedOf } from "../check/check-page.server";
@@ -47,8 +47,8 @@ function roundOut(db: Db, planned: Planned, { id, day }: RoundRow): RoundOut {
 }
 
 function amountOfPick(db: Db, { id }: PickRow) {
-  const { grams, pieces, estimatedGrams } = amountOf(harvestOf(allMovements(db, id)));
-  return { grams, pieces, estimated: estimatedGrams > 0 };
+  const amount = amountOf(harvestOf(allMovements(db, id)));
+  return { grams: amount.grams, pieces: amount.pieces, estimated: isGuessed(amount) };
 }
 
 /** Whether a round is out. */

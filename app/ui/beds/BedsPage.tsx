@@ -18,17 +18,12 @@ export function BedsPage({ beds, kinds, copies }: { beds: BedsView; kinds: Kinds
       <Quiet margin="2px 0 14px" maxWidth="64ch">
         {beds.length === 0
           ? "Type or paste what grows here, a line for each planting, under the name of its bed. How many, of what, sown or planted when: a month or a year will do."
-          : "In walking order. Type a planting in a line at its bed, or many at once at the end."}
+          : "In walking order. Type a planting in a line at its bed, or many at once here."}
       </Quiet>
-      {beds.length === 0 && <LinesForm bedNames={[]} />}
+      <LinesForm bedNames={beds.map((b) => b.name)} copies={copies} empty={beds.length === 0} />
       {beds.map((bed, i) => (
         <BedSection key={bed.id} bed={bed} kinds={kinds} first={i === 0} last={i === beds.length - 1} />
       ))}
-      {beds.length > 0 && (
-        <Card title="Many at once">
-          <LinesForm bedNames={beds.map((b) => b.name)} copies={copies} />
-        </Card>
-      )}
       <NewBed kinds={kinds} />
     </Page>
   );

@@ -12,6 +12,8 @@ interface LinesFormProps {
   bedNames: readonly string[];
   /** Whether there is a plan of last year to copy. */
   copies?: boolean;
+  /** Nothing stands in the garden yet: the field is large. */
+  empty?: boolean;
 }
 
 const EXAMPLE = `Long bed:
@@ -21,7 +23,7 @@ Greenhouse:
 4 Sungold, planted 20 May`;
 
 /** Plantings typed or pasted in lines, read back in a table before they are added, and taken back as one. */
-export function LinesForm({ bed, bedNames, copies = false }: LinesFormProps) {
+export function LinesForm({ bed, bedNames, copies = false, empty = false }: LinesFormProps) {
   const fetcher = useFetcher<BedsAnswer>();
   const field = useRef<HTMLInputElement>(null);
   const area = useRef<HTMLTextAreaElement>(null);
@@ -35,7 +37,7 @@ export function LinesForm({ bed, bedNames, copies = false }: LinesFormProps) {
   }, [answer]);
   const bedId = bed?.id ?? "";
   return (
-    <Box>
+    <Box marginBottom={bed ? undefined : "22px"}>
       <fetcher.Form method="post">
         <input type="hidden" name="bedId" value={bedId} />
         {bed ? (
@@ -58,9 +60,10 @@ export function LinesForm({ bed, bedNames, copies = false }: LinesFormProps) {
               ref={area}
               name="text"
               aria-label="Plantings, a line each"
-              placeholder={EXAMPLE}
-              rows={9}
+              placeholder={empty ? EXAMPLE : "Long bed: 6 courgette, sown 3 May; paste as many lines as you like"}
+              rows={empty ? 9 : 2}
               height="auto"
+              css={{ fieldSizing: "content", minHeight: empty ? "15rem" : "4rem", maxHeight: "60vh" }}
               paddingBlock="10px"
               lineHeight="1.5"
               aria-invalid={Boolean(answer?.sentence)}

@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { useId, useState } from "react";
+import { useEffect, useId, useRef, useState } from "react";
 import type { FetcherWithComponents } from "react-router";
 import type { BedsAnswer } from "~/views/beds/beds-answer";
 import type { LineRow, LinesView } from "~/views/beds/lines-view";
@@ -15,8 +15,15 @@ interface LinesTableProps {
 /** What was understood of each line, what is asked of it, and one button for all that are clear. */
 export function LinesTable({ view, bedId, bedNames, fetcher }: LinesTableProps) {
   const beds = useId();
-  const post = (intent: "answer lines" | "add lines", rows = view.rows.map((r) => r.typed)) =>
+  // What was answered while an answer is on its way is kept: the view comes after it.
+  const typed = useRef(view.rows.map((r) => r.typed));
+  useEffect(() => {
+    typed.current = view.rows.map((r) => r.typed);
+  }, [view]);
+  const post = (intent: "answer lines" | "add lines", rows: LineRow["typed"][]) => {
+    typed.current = rows;
     void fetcher.submit({ intent, bedId, rows: JSON.stringify(rows) }, { method: "post" });
+  };
   const change = (at: number, answer: Partial<LineRow["typed"]>) =>
     post("answer lines", view.rows.map((r, i) => (i === at ? { ...r.typed, ...answer } : r.typed))); // prettier-ignore
   const drop = (at: number) =>
@@ -59,17 +66,25 @@ export function LinesTable({ view, bedId, bedNames, fetcher }: LinesTableProps) 
         borderTop="1px solid"
         borderColor="line"
       >
-        <Action tone="loud" disabled={view.ready === 0 || fetcher.state !== "idle"} onClick={() => post("add lines")}>
+        <Action
+          tone="loud"
+          disabled={view.ready === 0 || fetcher.state !== "idle"}
+          onClick={() => post("add lines", typed.current)}
+        >
           {lines === 1 ? "Add it" : open > 0 ? `Add the ${view.ready} that are clear` : `Add all ${view.ready}`}
         </Action>
         <QuietSpan>
           {open > 0 && lines > 1 ? `${open} still ${open === 1 ? "asks" : "ask"}. ` : ""}
-          {view.newBeds.length > 0 && `New on the footpath: ${view.newBeds.join(", ")}.`}
+          {view.newBeds.length > 0 &&
+            `New on the footpath: ${view.newBeds.length > FEW ? `${view.newBeds.length} beds` : view.newBeds.join(", ")}.`}
         </QuietSpan>
       </Bar>
     </Box>
   );
 }
+
+/** More new beds than this are counted, not named. */
+const FEW = 3;
 
 const SIGNS = { understood: "✓", asks: "?", refused: "▲" } as const;
 
@@ -97,7 +112,9 @@ function Row({
       display="grid"
       gridTemplateColumns="1.4em minmax(0, 1fr) auto"
       gap="0 8px"
-      paddingBlock="8px"
+      alignItems="center"
+      minHeight="44px"
+      paddingBlock="2px"
       borderBottom="1px solid"
       borderColor="line"
     >

@@ -121,7 +121,15 @@ function SkyDay({ day: d, first, at, units }: SkyDayProps) {
         fontWeight={cold ? 700 : 400}
         color={cold ? "slate" : "inherit"}
       >
-        {sayTemperature(d.minC, units)} {sayTemperature(d.maxC, units)}
+        <chakra.span
+          whiteSpace="nowrap"
+          fontSize={units === "us" ? "0.74rem" : undefined}
+          letterSpacing={units === "us" ? "-0.03em" : undefined}
+        >
+          {sayTemperature(d.minC, units)}
+          {units === "us" ? "/" : " "}
+          {sayTemperature(d.maxC, units)}
+        </chakra.span>
         <QuietSpan display="block" fontWeight="400" minHeight="1.1em">
           {d.windKmh !== null && d.windKmh >= 40 ? (
             <abbr title={`Gusts of ${sayWind(d.windKmh, units)}`} style={{ textDecoration: "none" }}>

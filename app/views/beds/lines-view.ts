@@ -34,14 +34,17 @@ export function linesView(
   beds: readonly ({ name: string; isNew: boolean } | undefined)[],
   crops: Catalogue,
 ): LinesView {
+  let above = "";
   const rows = reads.map((read, i): LineRow => {
     const bed = beds[i];
+    if (read.heading) above = read.bed ?? "";
+    const said = above ? read.sentence.replace(`, in ${above}.`, ".") : read.sentence;
     const noBed = !read.heading && read.status !== "refused" && !bed;
     return {
       typed: typed[i]!,
       status: noBed ? "asks" : read.status,
       heading: read.heading,
-      sentence: noBed && read.status === "understood" ? `${read.sentence} In which bed?` : read.sentence,
+      sentence: noBed && read.status === "understood" ? `${said} In which bed?` : said,
       asks: noBed ? [...read.asks, "bed"] : read.asks,
       options: read.options.flatMap((id) => {
         const crop = crops.find((c) => c.id === id);

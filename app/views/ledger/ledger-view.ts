@@ -3,6 +3,7 @@ import type { IsoDay } from "~/core/calendar";
 import type { Catalogue } from "~/core/crops";
 import {
   amountOf,
+  isGuessed,
   harvestOf,
   isSpoilt,
   totalsBy,
@@ -69,7 +70,8 @@ export function ledgerLines({ picks, lots, movements, weighings }: LedgerRecord,
     const own = lotsBy[pick.id] ?? [];
     const first = own.find((l) => l.id === pick.id) ?? own[0];
     const harvest = own.flatMap((l) => harvestOf(movedBy[l.id] ?? []));
-    const { grams, pieces, estimatedGrams } = amountOf(harvest);
+    const amount = amountOf(harvest);
+    const { grams, pieces } = amount;
     const scale = first && weighedBy[first.id]?.[0];
     const onScale = scale && scale.containers.length > 0 ? scale : undefined;
     return {
@@ -82,7 +84,7 @@ export function ledgerLines({ picks, lots, movements, weighings }: LedgerRecord,
       // Nothing is left of a weight that was moved back.
       grams: grams || null,
       pieces: pieces || null,
-      estimated: estimatedGrams > 0,
+      estimated: isGuessed(amount),
       grossGrams: onScale?.grossGrams ?? null,
       containers: onScale?.containers ?? [],
       condition: first?.condition ?? ("sound" as const),

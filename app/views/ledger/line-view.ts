@@ -1,5 +1,5 @@
 import type { IsoDay } from "~/core/calendar";
-import { amountOf, type MovementKind } from "~/core/ledger";
+import { amountOf, isGuessed, type MovementKind } from "~/core/ledger";
 import { fromGrams, type UnitSystem } from "~/core/units";
 import { cropAndVariety, dayAndMonth, sayAmount } from "../words";
 import type { LedgerLine } from "./ledger-view";
@@ -33,7 +33,7 @@ export function lineView(line: LedgerLine, today: IsoDay, units: UnitSystem) {
       fate: lot.fate,
       condition: lot.condition,
       label: lot.label,
-      now: sayAmount({ grams: lot.now.grams || null, pieces: lot.now.pieces || null, estimated: lot.now.estimatedGrams > 0 }, units) || "none left", // prettier-ignore
+      now: sayAmount({ grams: lot.now.grams || null, pieces: lot.now.pieces || null, estimated: isGuessed(lot.now) }, units) || "none left", // prettier-ignore
       isEmpty: !lot.now.grams && !lot.now.pieces,
       history: lot.history.map((m) => {
         const { grams, pieces } = amountOf([m]);
