@@ -7,13 +7,17 @@ test("a new household: place, beds, plantings in a line, weather from a file, a 
 }) => {
   await page.goto(household.url);
   await expect(page).toHaveURL(/setup/);
-  await page.getByLabel("Its name").fill("Back garden");
+  await page.getByLabel("The garden’s name").fill("Back garden");
+  await page.getByText("Coordinates, time zone, height above the sea").click();
+  await page.getByLabel("Height above the sea").fill("a hill");
   await page.getByLabel("Latitude").fill("95");
   await page.getByLabel("Longitude").fill("-122.3");
   await page.getByLabel("Time zone").fill("America/Los_Angeles");
   await page.getByRole("button", { name: "Begin" }).click();
-  await expect(page.getByText("A latitude lies between −90 and 90 degrees.")).toBeVisible();
-  await expect(page.getByLabel("Its name")).toHaveValue("Back garden");
+  await expect(page.getByText("A latitude lies between −90 and 90 degrees.").first()).toBeVisible();
+  await expect(page.getByText(/Write the height like 120 m/)).toBeVisible();
+  await expect(page.getByLabel("The garden’s name")).toHaveValue("Back garden");
+  await page.getByLabel("Height above the sea").fill("");
   await page.getByLabel("Latitude").fill("47.6");
   await page.getByRole("button", { name: "Begin" }).click();
 

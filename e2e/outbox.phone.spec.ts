@@ -124,7 +124,8 @@ test("a round over midnight: what was picked before it and after it has its own 
   await household.start();
   await page.clock.setFixedTime(new Date("2026-08-19T18:31:00Z"));
   await page.goto(household.url);
-  await page.getByLabel("Its name").fill("Night garden");
+  await page.getByLabel("The garden’s name").fill("Night garden");
+  await page.getByText("Coordinates, time zone, height above the sea").click();
   await page.getByLabel("Latitude").fill("52");
   await page.getByLabel("Longitude").fill("0");
   await page.getByLabel("Time zone").fill("Europe/London");

@@ -57,7 +57,7 @@ export async function action({ request, params }: Route.ActionArgs) {
     );
   switch (form.intent) {
     case "set value":
-      return say(form.path, setCropValue(db, cropId, form.path, form.value));
+      return say(form.path, setCropValue(db, cropId, form.path, form.value, garden.unitSystem));
     case "drop value":
       return say(form.path, dropCropValue(db, cropId, form.path));
     case "choose school":

@@ -44,7 +44,13 @@ export function readLine(
   const pieces = piecesOf(noBed);
   const what = withChosen(cropOfPieces(catalogue, pieces, lore), catalogue, answers.crop);
   if (what.words.status === "none" || what.words.status === "another plant")
-    return { ...NOTHING, packet, bed, left: pieces, sentence: notKnown(what.words, pieces.join(", ") || text) };
+    return {
+      ...NOTHING,
+      packet,
+      bed,
+      left: pieces,
+      sentence: notKnown(what.words, what.amount.rest || pieces.join(", ") || text),
+    };
   const rest = leftovers(catalogue, pieces, what, bed, lore);
   if (answers.amount?.trim()) rest.amount = readLineAmount(answers.amount.trim());
   if (rest.crops.length > 0) return { ...NOTHING, status: "asks", asks: ["crop"], options: rest.crops.map((c) => c.id), bed, left: pieces, sentence: rest.crops.length === 1 ? "Two plantings stand in one line. Write a line for each." : `${listed(rest.crops)} stand in one line. Write a line for each.` }; // prettier-ignore

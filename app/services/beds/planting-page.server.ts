@@ -9,6 +9,7 @@ import { endOf, seasonsOf } from "~/db/beds/seasons.server";
 import { treatmentsOf } from "~/db/beds/treatments.server";
 import { cropNames } from "~/views/notes/field-notes-view";
 import { seasonsView } from "~/views/beds/seasons-view";
+import { inUnits } from "~/views/words";
 import { todayOf } from "../garden/clock.server";
 import { cropsOf, wayOf } from "../garden/household-crops.server";
 import { seasonLifeOf } from "../life/season-life.server";
@@ -25,7 +26,7 @@ export function plantingPage(db: Db, garden: GardenRow, plantingId: string) {
   return {
     row: { ...row, rowLength: row.lengthM === null ? "" : String(rowLengthIn(row.lengthM, garden.unitSystem)) },
     season,
-    seasons: seasonsView(seasons.map((s) => ({ ...s, end: endOf(db, s.id) ?? null })), today), // prettier-ignore
+    seasons: inUnits(seasonsView(seasons.map((s) => ({ ...s, end: endOf(db, s.id) ?? null })), today), garden.unitSystem), // prettier-ignore
     ended: endOf(db, season.id) !== undefined,
     wentOn: season.crop !== "main" && seasons.length > 1,
     beds: allBeds(db),
@@ -33,12 +34,12 @@ export function plantingPage(db: Db, garden: GardenRow, plantingId: string) {
     crop: {
       name: crop?.name ?? row.cropId,
       packet: crop?.packet ?? { low: 0, high: 0 },
-      school: (crop && windowSchool(crop)) ?? null,
+      school: (crop && inUnits(windowSchool(crop), garden.unitSystem)) ?? null,
       perennial: Boolean(crop?.perennial),
     },
-    way: crop ? wayOf(db, crop) : null,
+    way: crop ? inUnits(wayOf(db, crop), garden.unitSystem) : null,
     treatments: treatmentsOf(db, row.id).map((t) => ({ ...t, until: addDays(t.treatedOn, t.intervalDays) })),
-    life: seasonLifeOf(db, garden, row.id),
+    life: inUnits(seasonLifeOf(db, garden, row.id), garden.unitSystem),
     rowUnit: garden.unitSystem === "metric" ? ("m" as const) : ("ft" as const),
     plantsPerM: crop?.life.spacing.plantsPerM ?? null,
     today,

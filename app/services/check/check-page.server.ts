@@ -11,7 +11,7 @@ import { checkView } from "~/views/check/check-view";
 import { endedView, type EndedView } from "~/views/check/ended-view";
 import { seasonStrip } from "~/views/life/season-strip";
 import type { Planned } from "~/views/planned";
-import { dayAndMonth } from "~/views/words";
+import { dayAndMonth, inUnits } from "~/views/words";
 import { nextCropsOf } from "../beds/seasons.server";
 import { seenOf } from "../garden/garden-state.server";
 import { cropsOf } from "../garden/household-crops.server";
@@ -22,7 +22,7 @@ import { pickLines } from "../ledger/ledger-lines.server";
 export function checkPage(db: Db, garden: GardenRow, plantingId: string) {
   const planned = plannedGarden(db, garden);
   const common = { today: planned.today, units: garden.unitSystem, containers: containersInUse(db) };
-  const view = checkView(planned, plantingId);
+  const view = inUnits(checkView(planned, plantingId), planned.units);
   if (view)
     return {
       ...common,
@@ -32,7 +32,7 @@ export function checkPage(db: Db, garden: GardenRow, plantingId: string) {
       notes: notesView(db, plantingId, planned.today),
     };
   const ended = endedOf(db, planned, plantingId);
-  return ended && { ...common, status: "ended" as const, ended };
+  return ended && { ...common, status: "ended" as const, ended: inUnits(ended, planned.units) };
 }
 
 /** What is said of a planting whose newest season is over; undefined for one that grows or is not there. */

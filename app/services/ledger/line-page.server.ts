@@ -4,6 +4,7 @@ import type { GardenRow } from "~/db/garden/garden.server";
 import { containersInUse } from "~/db/ledger/containers.server";
 import { correctionsOf } from "~/db/ledger/picks.server";
 import { earlierView, lineView } from "~/views/ledger/line-view";
+import { inUnits } from "~/views/words";
 import { todayOf } from "../garden/clock.server";
 import { pickLines } from "./ledger-lines.server";
 
@@ -22,7 +23,7 @@ export function linePage(db: Db, garden: GardenRow, pickId: string) {
   const today = todayOf(garden);
   const units = garden.unitSystem;
   return {
-    ...lineView(line, today, units),
+    ...inUnits(lineView(line, today, units), units),
     containers: containersInUse(db),
     units,
     today,

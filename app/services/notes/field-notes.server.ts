@@ -2,6 +2,7 @@ import { z } from "zod";
 import { catalogueData, checkedCrop } from "~/catalogue/catalogue.server";
 import {
   changeValue,
+  cropValues,
   forgetValue,
   HOUSEHOLD_STANDING,
   patchCrop,
@@ -21,6 +22,8 @@ import {
   saveSchoolChoice,
   saveVariety,
 } from "~/db/notes/household.server";
+import type { UnitSystem } from "~/core/units";
+import { dataNumber } from "~/views/words";
 import { cropsOf } from "~/services/garden/household-crops.server";
 
 export type NotesOutcome = { status: "saved"; sentence: string } | { status: "refused"; sentence: string };
@@ -44,11 +47,20 @@ function baseOf(cropId: string, patch: CropData): CropData | undefined {
 }
 
 /** Sets one value of a crop for this household. */
-export function setCropValue(db: Db, cropId: string, path: string, typed: string): NotesOutcome {
+export function setCropValue(
+  db: Db,
+  cropId: string,
+  path: string,
+  text: string,
+  units: UnitSystem = "metric",
+): NotesOutcome {
+  // prettier-ignore
   const patch = patchOf(db, cropId);
   const base = baseOf(cropId, patch);
   if (!base) return refused("This crop is no longer there.");
-  const change = changeValue(base, patch, path.split("."), typed);
+  const crop = cropsOf(db).find((c) => c.id === cropId);
+  const unit = crop && cropValues(crop).find((v) => v.path.join(".") === path)?.unit;
+  const change = changeValue(base, patch, path.split("."), unit ? dataNumber(text, unit, units) : text);
   if (change.status === "refused") return change;
   savePatch(db, cropId, change.patch);
   return saved("Saved. The judgement goes by it from now on.");

@@ -8,6 +8,7 @@ import { errandsOf, openRound, type RoundRow } from "~/db/round/rounds.server";
 import { amountOf, isGuessed, harvestOf } from "~/core/ledger";
 import { roundView, type RoundOut } from "~/views/round/round-view";
 import type { Planned } from "~/views/planned";
+import { inUnits } from "~/views/words";
 import { endedOf } from "../check/check-page.server";
 import { cropsOf } from "../garden/household-crops.server";
 import { plannedGarden } from "../garden/planned-garden.server";
@@ -16,7 +17,7 @@ import { plannedGarden } from "../garden/planned-garden.server";
 export function roundPage(db: Db, garden: GardenRow) {
   const planned = plannedGarden(db, garden);
   const out = openRound(db);
-  return roundView(planned, garden, out ? roundOut(db, planned, out) : null, cropsOf(db));
+  return inUnits(roundView(planned, garden, out ? roundOut(db, planned, out) : null, cropsOf(db)), garden.unitSystem);
 }
 
 /** A round with its list, and what closed each errand. */

@@ -7,6 +7,7 @@ import { issueDays } from "~/db/sky/forecasts.server";
 import { allBusy, allHelpers, allTrips, daysWithOwnMinutes, handsRules } from "~/db/sky/hands.server";
 import { newestObserved, observedDays, recordSpan } from "~/db/sky/weather.server";
 import { skyView } from "~/views/sky/sky-view";
+import { inUnits } from "~/views/words";
 import { gardenNow } from "../garden/clock.server";
 import { plannedGarden } from "../garden/planned-garden.server";
 import { measuredErrorOf, newestForecast } from "./forecast-archive.server";
@@ -44,5 +45,5 @@ export function skyPage(db: Db, garden: GardenRow, shownDay: string | null) {
       issues: issueDays(db),
     },
   };
-  return skyView(planned, told, shownDay);
+  return inUnits(skyView(planned, told, shownDay), garden.unitSystem);
 }

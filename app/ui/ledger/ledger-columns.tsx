@@ -2,18 +2,19 @@ import { createColumnHelper } from "@tanstack/react-table";
 import { Link } from "react-router";
 import type { UnitSystem } from "~/core/units";
 import type { LedgerRow } from "~/views/ledger/ledger-view";
-import { cropAndVariety, sayMass, shortDay } from "~/views/words";
+import { cropAndVariety, sayInUnits, sayMass, shortDay } from "~/views/words";
 
 const column = createColumnHelper<LedgerRow>();
 
 /** The ledger's columns: the ISO day sorts, the spoken one is read and found. */
 export function ledgerColumns(units: UnitSystem, today: string) {
   const picked = (line: LedgerRow, words: string) => (line.outcome === "nothing ready" ? "" : words);
+  const day = (on: string) => sayInUnits(shortDay(on, today), units);
   return [
-    column.accessor((l) => `${l.pickedOn} ${shortDay(l.pickedOn, today)}`, {
+    column.accessor((l) => `${l.pickedOn} ${day(l.pickedOn)}`, {
       id: "day",
       header: "Day",
-      cell: ({ row }) => <time dateTime={row.original.pickedOn}>{shortDay(row.original.pickedOn, today)}</time>,
+      cell: ({ row }) => <time dateTime={row.original.pickedOn}>{day(row.original.pickedOn)}</time>,
     }),
     column.accessor((l) => cropAndVariety(l.crop, l.variety), { id: "crop", header: "What" }),
     column.accessor("bed", { header: "Where" }),

@@ -8,10 +8,11 @@ import {
   type Catalogue,
   type Crop,
   type CropData,
+  type CropValue,
   type Variety,
 } from "~/core/crops";
 import type { UnitSystem } from "~/core/units";
-import { between, everydaySize, sayMass, sayReadingText } from "../words";
+import { between, everydaySize, householdNumber, inUnits, sayInUnits, sayMass, sayReadingText } from "../words";
 
 /**
  * Crops of the list that answer to what was typed, by kind.
@@ -74,7 +75,7 @@ export type CropNotes = ReturnType<typeof cropNotes>;
 export function cropNotes(crop: Crop, { patch, varieties, chosen, titles }: NotesRecord, units: UnitSystem) {
   const say = (text: string) => sayReadingText(text, units);
   const own = isOwnCrop(crop.id);
-  return {
+  const notes = {
     id: crop.id,
     name: crop.name,
     own,
@@ -103,6 +104,15 @@ export function cropNotes(crop: Crop, { patch, varieties, chosen, titles }: Note
     values: cropValues(crop).map((v) => ({ ...v, path: v.path.join("."), own: !own && isOwn(patch, v.path) })),
     sources: [...new Set(standingsIn(crop))].sort().map((id) => ({ id, title: titles[id] ?? id })),
   };
+  return { ...inUnits(notes, units), values: notes.values.map((v) => valueIn(v, units)) };
+}
+
+/** A value as the household reads and writes it. */
+function valueIn<V extends CropValue | Omit<CropValue, "path">>(v: V, units: UnitSystem): V {
+  const label = sayInUnits(v.label, units);
+  if (typeof v.value === "number") return { ...v, label, ...householdNumber(v.value, v.unit, units) };
+  const { unit } = householdNumber(0, v.unit, units);
+  return { ...v, label, unit, value: typeof v.value === "string" ? sayInUnits(v.value, units) : v.value };
 }
 
 type Say = (text: string) => string;

@@ -3,7 +3,9 @@ export { columnDay, dayAndMonth, longDay, sayDay, sayNight, sayStart, shortDay, 
 export { EVERYDAY, everydaySize, nearestObject, type EverydayObject } from "./everyday";
 export { capital, cropAndVariety, cropNames, listOf, lower, nameOf } from "./in-sentences";
 export { sayAmount, sayMass } from "./mass";
-export { sayDegrees, sayLength, sayRain, sayReadingText, sayTemperature, sayWind } from "./measures";
+export { dataNumber, householdNumber } from "./household-number";
+export { inUnits, sayInUnits, sayInUnits as sayReadingText } from "./in-units";
+export { sayDegrees, sayLength, sayLengths, sayRain, sayTemperature, sayWind } from "./measures";
 export { inTenths } from "./odds";
 export { between, counted, sayCount, sayExpected, sayPieces } from "./pieces";
 export { shareInWords } from "./share";
