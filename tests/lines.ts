@@ -324,7 +324,7 @@ two 10-foot rows of bush beans, sown 5/10 => crop=bean_bush lengthM=6.1 from=202
 100 square feet of corn sown 5/10 => crop=sweetcorn areaM2=9.29
 3 hills of zucchini sown mid-May => crop=courgette plants=3 from=2026-05-11 to=2026-05-21
 1 dozen bell peppers set out 5/25 => crop=pepper_sweet plants=12 event=planted from=2026-05-25
-6 jalapeños planted Memorial Day => ? crop=chilli plants=6 asks=day
+6 jalapeños planted Memorial Day => crop=chilli plants=6 from=2026-05-25
 4 Better Boy tomatoes, 72 days, planted 5/15, raised bed 1 => crop=tomato_large plants=4 variety=Better_Boy packet=72-72 bed=raised_bed_1
 8 collards planted in the fall of 2025 => crop=collards from=2025-09-01 to=2025-11-30
 6 cilantro sown last fall => crop=cilantro from=2025-09-01 to=2025-11-30
@@ -334,6 +334,22 @@ two 10-foot rows of bush beans, sown 5/10 => crop=bean_bush lengthM=6.1 from=202
 2 rows green beans, 12 ft each, sown 5/5 => crop=bean_bush lengthM=7.32
 12 sweet potato slips set out 6/5 => crop=sweet_potato_root plants=12 variety= event=planted from=2026-06-05
 5 Jack Be Little pumpkins sown 6/10 => crop=pumpkin plants=5 variety=Jack_Be_Little
+sour cherry tree planted 2012 => crop=cherry_sour plants=1
+sugar peas 40 sown 3/20 => ? options=pea_mangetout,pea_sugar_snap plants=40
+Thai peppers 2 planted 6/1 => crop=chilli plants=2
+4 dozen garlic cloves, hardneck, Oct 20 last year => crop=garlic_hardneck plants=48 from=2025-10-20
+hens, 4, since spring 2024 => crop=hens_eggs plants=4 event=planted from=2024-03-01
+strawberry spinach 4 sown 5/1 => !
+corn, beans and squash sown 5/20 => ? asks=crop
+Tomatoes: 4 Brandywine, planted 5/20 => crop=tomato_large plants=4 variety=Brandywine
+pepper - jalapeño x 3 - planted 6/1 => crop=chilli plants=3
+apple espalier planted 1998 => crop=apple plants=1 variety=espalier
+6 chili peppers planted 6/5 => crop=chilli plants=6
+potatoes, second early, 12, planted 4/10 => crop=potato_early plants=12
+sweetcorn 4 x 6 block planted 5/25 => crop=sweetcorn plants=24
+5kg seed potatoes planted 4/10 => ? crop=potato_maincrop asks=amount
+garlic Music, 24, planted Oct 15 2025 => crop=garlic_hardneck variety=Music
+cut and come again salad 1 m sown 9/1 => crop=lettuce_cca lengthM=1
 6 crookneck squash planted 5/25 => ? plants=6 options=courgette
 6 Yellow Crookneck squash planted 5/25 => crop=courgette plants=6
 `;

@@ -29,7 +29,7 @@ const check = (id: string) => checkOf({ db, garden }, id);
 
 test("the notes list every crop by kind, mark what grows here, and find by name, cue and caution", () => {
   const all = notesPage(db, "");
-  expect(all.count).toBe(93);
+  expect(all.count).toBe(141);
   expect(all.groups.flatMap((g) => g.crops).filter((c) => c.growing).map((c) => c.id).sort()).toEqual(["carrot", "courgette"]); // prettier-ignore
   expect(notesPage(db, "zucchini").groups[0]!.crops.map((c) => c.id)).toEqual(["courgette"]);
   expect(notesPage(db, "full curl").groups[0]!.crops.map((c) => c.id)).toEqual(["garlic_scape"]);

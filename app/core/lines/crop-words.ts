@@ -23,7 +23,7 @@ export type CropWords =
   | { status: "none" };
 
 /** Names of a kind that are said without the crop's noun: the word is the variety too. */
-const KINDS_AS_NAMES = ["butternut", "savoy", "calabrese", "jalapeno", "honeydew", "charentai"];
+const KINDS_AS_NAMES = ["butternut", "savoy", "calabrese", "jalapeno", "charentai", "thai", "italian", "curly", "flat", "flatleaf", "asian", "dessert", "cooking", "crab", "damson", "gage", "greengage", "mirabelle", "rainbow", "romaine", "cos", "butterhead", "crisphead", "tayberry", "loganberry", "boysenberry", "radicchio", "frisee", "escarole", "witloof", "spearmint", "peppermint", "borlotti", "cannellini", "kidney", "pinto", "navy"]; // prettier-ignore
 /** Said of a habit, inside a name: "autumn fruiting raspberries". */
 const HABITS = ["fruiting", "bearing", "cropping"];
 
@@ -79,11 +79,19 @@ export function cropInWords(catalogue: Catalogue, text: string, lore: LineWords)
   if (!noun || (known && known.to - known.from > noun.to - noun.from && covers(known, noun) && !fits(noun, known)))
     return known ? byVariety(catalogue, words, known, lore) : nearly(catalogue, words, lore);
   const span = words.slice(noun.from, noun.to);
-  const kind = span.filter((w) => KINDS_AS_NAMES.includes(stemWord(w)));
+  const kind = span.filter(
+    (w) =>
+      KINDS_AS_NAMES.includes(stemWord(w).replace("-", "")) &&
+      !noun.of.some((c) => plainName(c.name).split(" ").includes(stemWord(w))),
+  );
   const told = known && narrowed(catalogue, noun, words, known);
   const name = told ? words.slice(known.from, known.to) : [];
   const variety = varietyOf(words.slice(0, noun.from), [...kind, ...words.slice(noun.to)], name);
   if (told) return { status: "one", crop: told.crop, variety: keptName(variety, told.name, noun, known), known: told.name }; // prettier-ignore
+  const before = lastNamed(catalogue, words.slice(0, noun.from));
+  // "Strawberry spinach": two crops' nouns that make no name together are asked.
+  if (before && !isForm(words.slice(before.from, before.to)) && !before.of.some((c) => noun.of.includes(c)))
+    return { status: "several", crops: [...noun.of, ...before.of], variety: "" };
   const open = OPEN_NOUNS.find((o) => plainName(span.join(" ")) === o.noun);
   if (open && !open.unless.some((r) => r.test(text.toLowerCase())))
     return { status: "several", crops: open.of.flatMap((id) => catalogue.find((c) => c.id === id) ?? []), variety };

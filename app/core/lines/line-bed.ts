@@ -3,7 +3,7 @@ const PLACES = "bed|beds|border|frame|coldframe|tunnel|polytunnel|hoop ?house|gr
 /** Places only behind "in the", "at the". */
 const ALSO = "back|front|side|end|field|shed|house|kitchen|bay";
 
-const IN = new RegExp(String.raw`(?:^|[\s,|])(?:in|at|on|by|along|against|under|beside|behind|near|up)\s+(?:the\s+|my\s+|our\s+|a\s+)?((?:[\w'’-]+\s+){0,3}?(?:${PLACES}|${ALSO})(?:\s+(?:[A-Z]|no\.?\s*\d+|#?\d+))?)\s*(?=$|[,;|.):])`, "i"); // prettier-ignore
+const IN = new RegExp(String.raw`(?:^|[\s,|(])(?:in|at|on|by|along|against|under|beside|behind|near|up)\s+(?:the\s+|my\s+|our\s+|a\s+)?((?:[\w'’-]+\s+){0,3}?(?:${PLACES}|${ALSO})(?:\s+(?:[A-Z]|no\.?\s*\d+|#?\d+))?)\s*(?=$|[,;|.):])`, "i"); // prettier-ignore
 const NUMBERED = /(?:^|[\s,|(])(?:in\s+|into\s+)?((?:raised\s+|veg\s+|big\s+|north\s+|south\s+|east\s+|west\s+)?(?:bed|plot|box|tub|row|frame|border|patch|planter)(?:\s*(?:no\.?\s*|#)?\d{1,3}[a-z]?|\s+[a-z]))(?=\s*(?:$|[,;|.):]))/i; // prettier-ignore
 const LOOKS = new RegExp(String.raw`\b(?:${PLACES})\b`, "i");
 const CODE = /^(?:[a-z]\d{1,2}|#\d{1,2})$/i;

@@ -100,8 +100,12 @@ export function leftovers(
       variety = piece.replace(/["“”‘’']|^(?:var(?:iety)?\.?|cv\.?|cultivar)\s*/gi, ""); // prettier-ignore
     else if (!place && isBedLike(piece)) place = piece.replace(/^(?:in|at|on)\s+(?:the\s+)?/i, "");
     else {
-      const other = much.status === "plants" ? cropInWords(catalogue, much.rest, lore) : undefined;
-      if (other?.status === "one" && what.words.status === "one") crops.push(what.words.crop, other.crop);
+      const other = cropInWords(catalogue, much.rest, lore);
+      const bare = other.status === "one" && other.variety === "" && !other.known;
+      if (other.status === "one" && (bare || much.status === "plants") && what.words.status === "one")
+        crops.push(what.words.crop, other.crop);
+      else if (other.status === "several" && other.variety === "" && what.words.status === "one")
+        crops.push(what.words.crop, ...other.crops);
       else left.push(piece);
     }
   });

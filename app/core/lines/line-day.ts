@@ -27,12 +27,22 @@ export type DayPhrase = { length: number; text: string } & (
 const MONTHS = ["jan(?:uary)?", "feb(?:ruary)?", "mar(?:ch)?", "apr(?:il)?", "may", "june?", "july?", "aug(?:ust)?", "sept?(?:ember)?", "oct(?:ober)?", "nov(?:ember)?", "dec(?:ember)?"]; // prettier-ignore
 const MONTH = `(?:${MONTHS.join("|")})\\b\\.?`;
 const DAY = String.raw`\d{1,2}(?:st|nd|rd|th)?(?![\d./-])`;
-const YEAR = String.raw`(?:(?:,|\s+of)?\s+(?:(?:19|20)\d\d|['’]\d\d)\b)`;
+const YEAR = String.raw`(?:(?:,|\s+of)?\s+(?:(?:19|20)\d\d|['’]\d\d|(?:last|this) year)\b)`;
 const SEASON = "(?:spring|summer|autumn|fall|winter)";
 const SMALL = String.raw`(?:\d{1,3}|an?|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|twenty|thirty|forty|fifty|a couple of|a few|several)`; // prettier-ignore
 const ABOUT = String.raw`(?:about|around|approx(?:imately)?\.?|circa|roughly|some ?time (?:in|around)|some time|~|near|maybe|probably|or so)`;
 const PART = String.raw`(?:(?:very\s+)?early|mid(?:dle of|dle)?|late|(?:the\s+)?(?:start|beginning|end|middle)(?: of)?|(?:the\s+)?(?:first|second|third|fourth|last)\s+(?:week|half|weekend) (?:of|in))[\s-]+`; // prettier-ignore
-const FEASTS = "(?:easter|good friday|christmas(?: day)?|boxing day|halloween|new year(?:'s day)?|st\\.? patrick'?s day|valentine'?s day|independence day|the fourth of july)"; // prettier-ignore
+/** Feasts on the nth weekday of a month (Monday 0; −1 the last), as they are kept in the United States. */
+const NTH: readonly [RegExp, number, number, number][] = [
+  [/memorial day/i, 5, 0, -1],
+  [/labou?r day/i, 9, 0, 1],
+  [/mother/i, 5, 6, 2],
+  [/father/i, 6, 6, 3],
+  [/thanksgiving/i, 11, 3, 4],
+  [/columbus day/i, 10, 0, 2],
+  [/presidents/i, 2, 0, 3],
+];
+const FEASTS = "(?:memorial day|labou?r day|mother'?s'? day|father'?s'? day|thanksgiving|columbus day|presidents'? day|easter|good friday|christmas(?: day)?|boxing day|halloween|new year(?:'s day)?|st\\.? patrick'?s day|valentine'?s day|independence day|the fourth of july)"; // prettier-ignore
 
 const FORMS: readonly { form: RegExp; read: (m: RegExpExecArray, s: DaySetting) => DaySpan | undefined }[] = [
   { form: of(String.raw`(?:between\s+)?(?:the\s+)?\d{1,2}(?:st|nd|rd|th)?\s*(?:-|–|to|until|and|or)\s*(?:the\s+)?${DAY}(?:\s+of)?\s+${MONTH}${YEAR}?`), read: ([t], s) => between(t, /^(\D*)(\d+)\S*?\s*(?:-|–|to|until|and|or)\s*(?:the\s+)?(\d+\S*\s+.*)$/i, s) }, // prettier-ignore
@@ -81,7 +91,7 @@ const FIRST_YEAR = 1900;
  */
 export function dayPhrase(text: string, setting: DaySetting): DayPhrase | undefined {
   const lead = LEAD.exec(text)?.[0] ?? "";
-  const words = text.slice(lead.length);
+  const words = withYear(text.slice(lead.length), setting.today);
   for (const { form, read } of FORMS) {
     const found = form.exec(words);
     if (!found) continue;
@@ -103,6 +113,12 @@ function otherOrder(text: string, read: (m: RegExpExecArray, s: DaySetting) => D
   return span && span.from <= s.today ? { other: span } : {};
 }
 
+/** "20 Oct last year": the year in figures, as wide as the words so that lengths stay. */
+function withYear(text: string, today: IsoDay): string {
+  const year = Number(today.slice(0, 4));
+  return text.replace(/^([^,;|]{3,14}?\d[^,;|]{0,6}? |[a-z]+ )(last|this) year\b/i, (all, day: string, which: string) => (/^(?:sown|planted|in|of|the)\b/i.test(day) ? all : `${day}${String(year - (which.toLowerCase() === "last" ? 1 : 0)).padStart(which.length + 5)}`)); // prettier-ignore
+}
+
 /** Whether a phrase is surely a day where nothing says that one follows: months alone may be names. */
 export const isSureDay = (text: string): boolean =>
   /\d/.test(text) || /\b(ago|old|last|this|yesterday|today|early|mid|late)\b/i.test(text);
@@ -116,7 +132,7 @@ const yearOf = (day: IsoDay) => Number(day.slice(0, 4));
 
 /** One exact day, by the date reader. */
 function exact(text: string, { today, order }: DaySetting): DaySpan | undefined {
-  const tidy = text.replace(/^the\s+/i, "").replace(/['’](\d\d)\b/, "20$1").replace(/\bsept\b/i, "sep").replace(/^([a-z]+)\.?\s+(?:the\s+)?(\d{1,2})(?:st|nd|rd|th)?(?=$|\D)/i, "$2 $1").replace(/,/g, " "); // prettier-ignore
+  const tidy = text.replace(/\s+/g, " ").replace(/^the\s+/i, "").replace(/['’](\d\d)\b/, "20$1").replace(/\bsept\b/i, "sep").replace(/^([a-z]+)\.?\s+(?:the\s+)?(\d{1,2})(?:st|nd|rd|th)?(?=$|\D)/i, "$2 $1").replace(/,/g, " "); // prettier-ignore
   const [, y, m, d] = /^(\d{4})-(\d{1,2})-(\d{1,2})$/.exec(tidy) ?? [];
   if (y) return IsoDay.safeParse(`${y}-${two(Number(m))}-${two(Number(d))}`).success ? oneDay(`${y}-${two(Number(m))}-${two(Number(d))}`) : undefined; // prettier-ignore
   const reader = order === "day first" ? en.GB : en.casual;
@@ -279,10 +295,26 @@ const FIXED: readonly [RegExp, string][] = [
   [/independence|fourth of july/i, "07-04"],
 ];
 
-function feast([text]: RegExpExecArray, { today }: DaySetting): DaySpan {
+function nthWeekday(year: number, [, month, day, nth]: (typeof NTH)[number]): IsoDay {
+  if (nth > 0) {
+    const first = dayNumber(`${year}-${two(month)}-01`);
+    return isoDay(first + ((day - ((first + 3) % 7) + 7) % 7) + 7 * (nth - 1));
+  }
+  const last = dayNumber(lastOfMonth(year, month));
+  return isoDay(last - ((((last + 3) % 7) - day + 7) % 7));
+}
+
+function feast([text]: RegExpExecArray, { today, order }: DaySetting): DaySpan | undefined {
+  const nth = NTH.find(([name]) => name.test(text));
+  // Elsewhere they fall on other days, or are not kept.
+  if (nth && order === "day first") return undefined;
   const fixed = FIXED.find(([name]) => name.test(text))?.[1];
   const on = (year: number) =>
-    fixed ? `${year}-${fixed}` : addDays(easterOf(year), /good friday/i.test(text) ? -2 : 0);
+    nth
+      ? nthWeekday(year, nth)
+      : fixed
+        ? `${year}-${fixed}`
+        : addDays(easterOf(year), /good friday/i.test(text) ? -2 : 0);
   const told = /(?:19|20)\d\d|['’]\d\d/.exec(text)?.[0];
   if (told) return oneDay(on(Number(told.replace(/\D/g, "").padStart(4, "20"))));
   return oneDay(on(yearOf(today)) <= today ? on(yearOf(today)) : on(yearOf(today) - 1));

@@ -49,7 +49,7 @@ const told = (startEvent: StartEvent, span: DaySpan, more: Partial<ReadLine>): S
 
 /** What a day without a word means: of what stands for years and of tubers planted, of what is never moved sown. */
 function usualEvent(crop: Crop, start: LineStart): StartEvent | undefined {
-  if (crop.perennial) return "planted";
+  if (crop.perennial || crop.group === "extra") return "planted";
   if (/\bold$/i.test(start.text)) return "sown";
   return crop.nurseryDays ? undefined : crop.packet.from === "planted" ? "planted" : "sown";
 }
