@@ -14,7 +14,12 @@ export const meta: Route.MetaFunction = () => [{ title: "Beds · Akmedon" }];
 
 export function loader() {
   const { db, garden } = knownGarden();
-  return { beds: bedsPage(db, garden), kinds: BED_KIND_LABELS, copies: lastYearsLines(db, garden) !== "" };
+  return {
+    beds: bedsPage(db, garden),
+    kinds: BED_KIND_LABELS,
+    copies: lastYearsLines(db, garden) !== "",
+    units: garden.unitSystem,
+  };
 }
 
 /** A field that carries JSON of a shape. */

@@ -101,7 +101,9 @@ test.each<[Record<string, string>, string]>([
   [{ latitude: "north" }, "latitude"],
   [{ longitude: "190" }, "longitude"],
   [{ timeZone: "Garden/Shed" }, "timeZone"],
-  [{ name: "" }, "name"],
+  [{ name: "x".repeat(61) }, "name"],
+  [{ heightM: "a hill" }, "heightM"],
+  [{ heightM: "9000 m" }, "heightM"],
 ])("a garden at %o is refused", (fields, at) => {
   const parsed = GardenForm.safeParse({
     name: "Back",

@@ -73,9 +73,12 @@ export function cropInWords(catalogue: Catalogue, text: string, lore: LineWords)
   const words = plainWords(text.replace(/[()]/g, " ")).filter((w) => !HABITS.includes(w.toLowerCase()));
   const noun = lastNamed(catalogue, words);
   const known = longestVariety(lore.varieties, words, noun);
-  const other = lore.otherPlants.find((p) => spanOf(words, plainName(p)));
-  if (other && (!noun || covers(spanOf(words, plainName(other))!, noun)))
-    return { status: "another plant", name: other };
+  const other = lore.otherPlants.find((p) => {
+    const span = spanOf(words, plainName(p));
+    // A crop that a household added under such a name is its crop.
+    return span && (!noun || (covers(span, noun) && !covers(noun, span)));
+  });
+  if (other) return { status: "another plant", name: other };
   if (!noun || (known && known.to - known.from > noun.to - noun.from && covers(known, noun) && !fits(noun, known)))
     return known ? byVariety(catalogue, words, known, lore) : nearly(catalogue, words, lore);
   const span = words.slice(noun.from, noun.to);

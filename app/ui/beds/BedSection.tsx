@@ -2,6 +2,7 @@ import { Box, chakra } from "@chakra-ui/react";
 import { Link, useFetcher } from "react-router";
 import { Fold } from "~/ui/shell/Fold";
 import { Action, Bar, PlainList, QuietSpan } from "~/ui/theme/parts";
+import type { UnitSystem } from "~/core/units";
 import type { BedsAnswer } from "~/views/beds/beds-answer";
 import type { BedsView } from "~/views/beds/beds-view";
 import { ChangeBed } from "./ChangeBed";
@@ -14,12 +15,13 @@ type PlantingShown = BedShown["plantings"][number];
 interface BedSectionProps {
   bed: BedShown;
   kinds: Kinds;
+  units: UnitSystem;
   first: boolean;
   last: boolean;
 }
 
 /** One bed on the footpath: what grows, what rests, what grew. */
-export function BedSection({ bed, kinds, first, last }: BedSectionProps) {
+export function BedSection({ bed, kinds, units, first, last }: BedSectionProps) {
   const growing = bed.plantings.filter((p) => !p.finished);
   const over = bed.plantings.filter((p) => p.finished);
   return (
@@ -53,7 +55,7 @@ export function BedSection({ bed, kinds, first, last }: BedSectionProps) {
         ))}
         {growing.length === 0 && <chakra.li color="soft">Nothing grows here now.</chakra.li>}
       </PlainList>
-      <LinesForm bed={bed} bedNames={[]} />
+      <LinesForm bed={bed} bedNames={[]} units={units} />
       <Fold quiet summary={<>Change this bed{over.length ? `, or see what grew here (${over.length})` : ""}</>}>
         <PlainList marginBottom="10px">
           {over.map((p) => (

@@ -1,6 +1,7 @@
 import { chakra } from "@chakra-ui/react";
 import { useEffect, useRef } from "react";
 import { useFetcher } from "react-router";
+import type { UnitSystem } from "~/core/units";
 import type { BedsAnswer } from "~/views/beds/beds-answer";
 import type { BedsView } from "~/views/beds/beds-view";
 import { Field } from "~/ui/forms/Field";
@@ -10,8 +11,16 @@ import { BedSection } from "./BedSection";
 import { KindChoice, type Kinds } from "./KindChoice";
 import { LinesForm } from "./LinesForm";
 
+interface BedsPageProps {
+  beds: BedsView;
+  kinds: Kinds;
+  /** Whether there is a plan of last year to copy. */
+  copies: boolean;
+  units: UnitSystem;
+}
+
 /** The beds along the footpath: what stands where, since when; beds and plantings added in a line. */
-export function BedsPage({ beds, kinds, copies }: { beds: BedsView; kinds: Kinds; copies: boolean }) {
+export function BedsPage({ beds, kinds, copies, units }: BedsPageProps) {
   return (
     <Page>
       <PageName>Beds</PageName>
@@ -20,9 +29,9 @@ export function BedsPage({ beds, kinds, copies }: { beds: BedsView; kinds: Kinds
           ? "Type or paste what grows here, a line for each planting, under the name of its bed. How many, of what, sown or planted when: a month or a year will do."
           : "In walking order. Type a planting in a line at its bed, or many at once here."}
       </Quiet>
-      <LinesForm bedNames={beds.map((b) => b.name)} copies={copies} empty={beds.length === 0} />
+      <LinesForm bedNames={beds.map((b) => b.name)} copies={copies} empty={beds.length === 0} units={units} />
       {beds.map((bed, i) => (
-        <BedSection key={bed.id} bed={bed} kinds={kinds} first={i === 0} last={i === beds.length - 1} />
+        <BedSection key={bed.id} bed={bed} kinds={kinds} units={units} first={i === 0} last={i === beds.length - 1} />
       ))}
       <NewBed kinds={kinds} />
     </Page>

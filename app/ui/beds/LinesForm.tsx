@@ -1,15 +1,18 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useEffect, useRef } from "react";
 import { useFetcher } from "react-router";
+import type { UnitSystem } from "~/core/units";
 import type { BedsAnswer } from "~/views/beds/beds-answer";
 import { ErrorLine } from "~/ui/forms/Field";
 import { Action, ActionLink, Bar, QuietSpan, TextArea, TextInput } from "~/ui/theme/parts";
+import { sayInUnits } from "~/views/words";
 import { LinesTable } from "./LinesTable";
 
 interface LinesFormProps {
   /** The bed they are typed at; none: the lines name theirs. */
   bed?: { id: string; name: string };
   bedNames: readonly string[];
+  units: UnitSystem;
   /** Whether there is a plan of last year to copy. */
   copies?: boolean;
   /** Nothing stands in the garden yet: the field is large. */
@@ -23,7 +26,7 @@ Greenhouse:
 4 Sungold, planted 20 May`;
 
 /** Plantings typed or pasted in lines, read back in a table before they are added, and taken back as one. */
-export function LinesForm({ bed, bedNames, copies = false, empty = false }: LinesFormProps) {
+export function LinesForm({ bed, bedNames, units, copies = false, empty = false }: LinesFormProps) {
   const fetcher = useFetcher<BedsAnswer>();
   const field = useRef<HTMLInputElement>(null);
   const area = useRef<HTMLTextAreaElement>(null);
@@ -35,6 +38,12 @@ export function LinesForm({ bed, bedNames, copies = false, empty = false }: Line
     if (answer?.done) box.value = "";
     if (answer?.draft) box.value = answer.draft;
   }, [answer]);
+  // What was read, or done, comes into sight; the field above it may be long.
+  const shown = useRef<HTMLDivElement>(null);
+  const what = answer?.done ?? (answer?.lines ? "lines" : "");
+  useEffect(() => {
+    if (!bed && what) shown.current?.scrollIntoView({ block: what === "lines" ? "start" : "center" });
+  }, [bed, what]);
   const bedId = bed?.id ?? "";
   return (
     <Box marginBottom={bed ? undefined : "22px"}>
@@ -46,7 +55,7 @@ export function LinesForm({ bed, bedNames, copies = false, empty = false }: Line
               ref={field}
               name="text"
               aria-label={`Add a planting to ${bed.name}`}
-              placeholder="6 courgette striped, sown 3 May"
+              placeholder={sayInUnits("6 courgette striped, sown 3 May", units)}
               autoComplete="off"
               aria-invalid={Boolean(answer?.sentence)}
             />
@@ -60,7 +69,10 @@ export function LinesForm({ bed, bedNames, copies = false, empty = false }: Line
               ref={area}
               name="text"
               aria-label="Plantings, a line each"
-              placeholder={empty ? EXAMPLE : "Long bed: 6 courgette, sown 3 May; paste as many lines as you like"}
+              placeholder={sayInUnits(
+                empty ? EXAMPLE : "Long bed: 6 courgette, sown 3 May; paste as many lines as you like",
+                units,
+              )}
               rows={empty ? 9 : 2}
               height="auto"
               css={{ fieldSizing: "content", minHeight: empty ? "15rem" : "4rem", maxHeight: "60vh" }}
@@ -81,9 +93,11 @@ export function LinesForm({ bed, bedNames, copies = false, empty = false }: Line
           </>
         )}
       </fetcher.Form>
-      <Box aria-live="polite" marginTop="6px">
+      <Box ref={shown} aria-live="polite" marginTop="6px" scrollMarginTop="12px">
         {answer?.sentence && <ErrorLine>{answer.sentence}</ErrorLine>}
-        {answer?.lines && <LinesTable view={answer.lines} bedId={bedId} bedNames={bedNames} fetcher={fetcher} />}
+        {answer?.lines && (
+          <LinesTable units={units} view={answer.lines} bedId={bedId} bedNames={bedNames} fetcher={fetcher} />
+        )}
         {answer?.done && <Done answer={answer} bedId={bedId} large={!bed} />}
       </Box>
     </Box>

@@ -1,19 +1,22 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useEffect, useId, useRef, useState } from "react";
 import type { FetcherWithComponents } from "react-router";
+import type { UnitSystem } from "~/core/units";
 import type { BedsAnswer } from "~/views/beds/beds-answer";
 import type { LineRow, LinesView } from "~/views/beds/lines-view";
+import { sayInUnits } from "~/views/words";
 import { Action, Bar, Chip, PlainList, QuietSpan, TextInput } from "~/ui/theme/parts";
 
 interface LinesTableProps {
   view: LinesView;
   bedId: string;
   bedNames: readonly string[];
+  units: UnitSystem;
   fetcher: FetcherWithComponents<BedsAnswer>;
 }
 
 /** What was understood of each line, what is asked of it, and one button for all that are clear. */
-export function LinesTable({ view, bedId, bedNames, fetcher }: LinesTableProps) {
+export function LinesTable({ view, bedId, bedNames, units, fetcher }: LinesTableProps) {
   const beds = useId();
   // What was answered while an answer is on its way is kept: the view comes after it.
   const typed = useRef(view.rows.map((r) => r.typed));
@@ -46,6 +49,7 @@ export function LinesTable({ view, bedId, bedNames, fetcher }: LinesTableProps) 
           <Row
             key={`${at} ${row.typed.text}`}
             row={row}
+            units={units}
             beds={beds}
             onAnswer={(a) => change(at, a)}
             onDrop={lines > 1 ? () => drop(at) : undefined}
@@ -90,11 +94,13 @@ const SIGNS = { understood: "✓", asks: "?", refused: "▲" } as const;
 
 function Row({
   row,
+  units,
   beds,
   onAnswer,
   onDrop,
 }: {
   row: LineRow;
+  units: UnitSystem;
   beds: string;
   onAnswer: (a: Partial<LineRow["typed"]>) => void;
   onDrop: (() => void) | undefined;
@@ -126,7 +132,7 @@ function Row({
         {row.left.length > 0 && row.status !== "refused" && (
           <QuietSpan> Not used: “{row.left.join("”, “")}”.</QuietSpan>
         )}
-        {asks && <Answers row={row} beds={beds} onAnswer={onAnswer} />}
+        {asks && <Answers row={row} units={units} beds={beds} onAnswer={onAnswer} />}
       </Box>
       {onDrop && (
         <Action size="small" tone="bare" aria-label={`Leave out ${row.typed.text}`} onClick={onDrop}>
@@ -140,10 +146,12 @@ function Row({
 /** The fields for what is asked; the line itself can be put right too. */
 function Answers({
   row,
+  units,
   beds,
   onAnswer,
 }: {
   row: LineRow;
+  units: UnitSystem;
   beds: string;
   onAnswer: (a: Partial<LineRow["typed"]>) => void;
 }) {
@@ -159,7 +167,7 @@ function Answers({
       {asks.includes("amount") && (
         <Answer
           label={`How many, of ${typed.text}`}
-          placeholder="6, or 3 m"
+          placeholder={units === "us" ? "6, or 10 ft" : "6, or 3 m"}
           was={typed.amount}
           onGive={(amount) => onAnswer({ amount })}
         />
@@ -167,7 +175,7 @@ function Answers({
       {(asks.includes("day") || asks.includes("start")) && (
         <Answer
           label={`Sown or planted when, ${typed.text}`}
-          placeholder="sown 3 May"
+          placeholder={sayInUnits("sown 3 May", units)}
           was={typed.start}
           onGive={(start) => onAnswer({ start })}
         />

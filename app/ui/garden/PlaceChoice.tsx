@@ -22,7 +22,12 @@ interface PlaceChoiceProps {
 export function PlaceChoice({ ids, chosen, onChoose }: PlaceChoiceProps) {
   const fetcher = useFetcher<{ places: Place[] }>();
   const [asked, setAsked] = useState("");
-  const places = asked.trim().length > 1 ? (fetcher.data?.places ?? []) : [];
+  const isChosen = chosen !== undefined && asked === chosen.label;
+  const places = asked.trim().length > 1 && !isChosen ? (fetcher.data?.places ?? []) : [];
+  const choose = (place: Place) => {
+    setAsked(place.label);
+    onChoose(place);
+  };
   const ask = (text: string) => {
     setAsked(text);
     if (text.trim().length > 1) void fetcher.load(`/places?q=${encodeURIComponent(text)}`);
@@ -38,20 +43,16 @@ export function PlaceChoice({ ids, chosen, onChoose }: PlaceChoiceProps) {
         onKeyDown={(e) => {
           if (e.key !== "Enter") return;
           e.preventDefault();
-          if (places[0]) onChoose(places[0]);
+          if (places[0]) choose(places[0]);
         }}
       />
       <chakra.div aria-live="polite" display="flex" flexWrap="wrap" gap="8px" marginTop="8px">
         {places.map((p) => (
-          <Chip
-            key={`${p.label} ${p.latitude} ${p.longitude}`}
-            aria-pressed={p.label === chosen?.label && p.latitude === chosen.latitude}
-            onClick={() => onChoose(p)}
-          >
+          <Chip key={`${p.label} ${p.latitude} ${p.longitude}`} onClick={() => choose(p)}>
             {p.label}
           </Chip>
         ))}
-        {asked.trim().length > 1 && fetcher.state === "idle" && fetcher.data && places.length === 0 && (
+        {asked.trim().length > 1 && fetcher.state === "idle" && fetcher.data && places.length === 0 && !isChosen && (
           <QuietSpan>
             No town of that name is known here. Try a larger one near by, or type the coordinates below.
           </QuietSpan>
