@@ -1,5 +1,4 @@
 export { cropInWords, knownVariety } from "./crop-words";
-export { type DayOrder } from "./line-day";
 export { ReadLine, TypedLine, type LineSetting } from "./line-reading";
 export { readLines } from "./read-lines";
 export { VarietyName, type LineWords } from "./variety-name";

@@ -1,21 +1,7 @@
 import { en } from "chrono-node";
 import { addDays, IsoDay, isoDay, dayNumber } from "../calendar";
-
-/** Which of day and month a household writes first. */
-export type DayOrder = "day first" | "month first";
-
-/** How days are read: what today is, which comes first, and where summer is in January. */
-export interface DaySetting {
-  today: IsoDay;
-  order: DayOrder;
-  south: boolean;
-}
-
-/** Days from one to another, both included; the same day twice where it is told exactly. */
-export interface DaySpan {
-  from: IsoDay;
-  to: IsoDay;
-}
+import { lastOfMonth, oneDay, two, yearOf, type DaySetting, type DaySpan } from "./day-setting";
+import { feast, FEASTS } from "./feast-days";
 
 /** A day phrase at the beginning of a text: what it means, or that no such day is, and how long it is. */
 export type DayPhrase = { length: number; text: string } & (
@@ -32,18 +18,6 @@ const SEASON = "(?:spring|summer|autumn|fall|winter)";
 const SMALL = String.raw`(?:\d{1,3}|an?|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|twenty|thirty|forty|fifty|a couple of|a few|several)`; // prettier-ignore
 const ABOUT = String.raw`(?:about|around|approx(?:imately)?\.?|circa|roughly|some ?time (?:in|around)|some time|~|near|maybe|probably|or so)`;
 const PART = String.raw`(?:(?:very\s+)?early|mid(?:dle of|dle)?|late|(?:the\s+)?(?:start|beginning|end|middle)(?: of)?|(?:the\s+)?(?:first|second|third|fourth|last)\s+(?:week|half|weekend) (?:of|in))[\s-]+`; // prettier-ignore
-/** Feasts on the nth weekday of a month (Monday 0; −1 the last), as they are kept in the United States. */
-const NTH: readonly [RegExp, number, number, number][] = [
-  [/memorial day/i, 5, 0, -1],
-  [/labou?r day/i, 9, 0, 1],
-  [/mother/i, 5, 6, 2],
-  [/father/i, 6, 6, 3],
-  [/thanksgiving/i, 11, 3, 4],
-  [/columbus day/i, 10, 0, 2],
-  [/presidents/i, 2, 0, 3],
-];
-const FEASTS = "(?:memorial day|labou?r day|mother'?s'? day|father'?s'? day|thanksgiving|columbus day|presidents'? day|easter|good friday|christmas(?: day)?|boxing day|halloween|new year(?:'s day)?|st\\.? patrick'?s day|valentine'?s day|independence day|the fourth of july)"; // prettier-ignore
-
 const FORMS: readonly { form: RegExp; read: (m: RegExpExecArray, s: DaySetting) => DaySpan | undefined }[] = [
   { form: of(String.raw`(?:between\s+)?(?:the\s+)?\d{1,2}(?:st|nd|rd|th)?\s*(?:-|–|to|until|and|or)\s*(?:the\s+)?${DAY}(?:\s+of)?\s+${MONTH}${YEAR}?`), read: ([t], s) => between(t, /^(\D*)(\d+)\S*?\s*(?:-|–|to|until|and|or)\s*(?:the\s+)?(\d+\S*\s+.*)$/i, s) }, // prettier-ignore
   {
@@ -123,12 +97,8 @@ function withYear(text: string, today: IsoDay): string {
 export const isSureDay = (text: string): boolean =>
   /\d/.test(text) || /\b(ago|old|last|this|yesterday|today|early|mid|late)\b/i.test(text);
 
-const oneDay = (day: IsoDay): DaySpan => ({ from: day, to: day });
 const spread = ({ from, to }: DaySpan, days: number): DaySpan => ({ from: addDays(from, -days), to: addDays(to, days) }); // prettier-ignore
 const earlier = (a: IsoDay, b: IsoDay) => (a < b ? a : b);
-const two = (n: number) => String(n).padStart(2, "0");
-const lastOfMonth = (year: number, month: number) => addDays(month === 12 ? `${year + 1}-01-01` : `${year}-${two(month + 1)}-01`, -1); // prettier-ignore
-const yearOf = (day: IsoDay) => Number(day.slice(0, 4));
 
 /** One exact day, by the date reader. */
 function exact(text: string, { today, order }: DaySetting): DaySpan | undefined {
@@ -273,49 +243,4 @@ function weekday([text]: RegExpExecArray, { today }: DaySetting): DaySpan {
   );
   const back = ((dayNumber(today) + 3) % 7) - wanted;
   return oneDay(addDays(today, -(back > 0 ? back : back + 7)));
-}
-
-/** Sunday of Easter by the Gregorian rule (the anonymous computus, as in Meeus, Astronomical Algorithms; from memory). */
-export function easterOf(year: number): IsoDay {
-  const [a, b, c] = [year % 19, Math.floor(year / 100), year % 100];
-  const h = (19 * a + b - Math.floor(b / 4) - Math.floor((b - Math.floor((b + 8) / 25) + 1) / 3) + 15) % 30;
-  const l = (32 + 2 * (b % 4) + 2 * Math.floor(c / 4) - h - (c % 4)) % 7;
-  const m = Math.floor((a + 11 * h + 22 * l) / 451);
-  const n = h + l - 7 * m + 114;
-  return `${year}-${two(Math.floor(n / 31))}-${two((n % 31) + 1)}`;
-}
-
-const FIXED: readonly [RegExp, string][] = [
-  [/christmas/i, "12-25"],
-  [/boxing/i, "12-26"],
-  [/halloween/i, "10-31"],
-  [/new year/i, "01-01"],
-  [/patrick/i, "03-17"],
-  [/valentine/i, "02-14"],
-  [/independence|fourth of july/i, "07-04"],
-];
-
-function nthWeekday(year: number, [, month, day, nth]: (typeof NTH)[number]): IsoDay {
-  if (nth > 0) {
-    const first = dayNumber(`${year}-${two(month)}-01`);
-    return isoDay(first + ((day - ((first + 3) % 7) + 7) % 7) + 7 * (nth - 1));
-  }
-  const last = dayNumber(lastOfMonth(year, month));
-  return isoDay(last - ((((last + 3) % 7) - day + 7) % 7));
-}
-
-function feast([text]: RegExpExecArray, { today, order }: DaySetting): DaySpan | undefined {
-  const nth = NTH.find(([name]) => name.test(text));
-  // Elsewhere they fall on other days, or are not kept.
-  if (nth && order === "day first") return undefined;
-  const fixed = FIXED.find(([name]) => name.test(text))?.[1];
-  const on = (year: number) =>
-    nth
-      ? nthWeekday(year, nth)
-      : fixed
-        ? `${year}-${fixed}`
-        : addDays(easterOf(year), /good friday/i.test(text) ? -2 : 0);
-  const told = /(?:19|20)\d\d|['’]\d\d/.exec(text)?.[0];
-  if (told) return oneDay(on(Number(told.replace(/\D/g, "").padStart(4, "20"))));
-  return oneDay(on(yearOf(today)) <= today ? on(yearOf(today)) : on(yearOf(today) - 1));
 }

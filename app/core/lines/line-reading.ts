@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { IsoDay } from "../calendar";
 import { StartEvent } from "../crops";
-import type { DaySetting } from "./line-day";
+import type { DaySetting } from "./day-setting";
 
 /** What is open in a line, in the order in which it is asked. */
 export const LINE_ASKS = ["crop", "amount", "start", "day"] as const;
@@ -26,7 +26,10 @@ export const ReadLine = z.object({
   sown: z.object({ from: IsoDay, to: IsoDay }).nullable(),
   /** When a plant of many years was planted, where its year counts from growth or blossom. */
   came: z.object({ from: IsoDay, to: IsoDay }).nullable(),
+  /** Days to maturity, where the line tells them. */
   packet: z.object({ low: z.number(), high: z.number() }).nullable(),
+  /** The same as lists of the variety have them. */
+  varietyPacket: z.object({ low: z.number(), high: z.number() }).nullable(),
   /** What it came as: "sets", "crowns", "bare root". */
   form: z.string().nullable(),
   bed: z.string().nullable(),

@@ -1,5 +1,5 @@
 import type { Crop, StartEvent } from "../crops";
-import type { DaySetting, DaySpan } from "./line-day";
+import type { DaySetting, DaySpan } from "./day-setting";
 import type { ReadLine } from "./line-reading";
 import type { LineStart } from "./line-start";
 import { sayDays } from "./line-words";

@@ -1,6 +1,7 @@
 import type { StartEvent } from "../crops";
 import { addDays } from "../calendar";
-import { dayPhrase, isSureDay, type DayPhrase, type DaySetting, type DaySpan } from "./line-day";
+import type { DaySetting, DaySpan } from "./day-setting";
+import { dayPhrase, isSureDay, type DayPhrase } from "./line-day";
 
 /** How and when a planting started, as a line says it; an event without a day, or a day without an event. */
 export interface LineStart {

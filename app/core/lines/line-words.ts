@@ -1,7 +1,7 @@
 import { format } from "date-fns";
 import type { Crop } from "../crops";
 import { dayNumber, isoDay, type IsoDay } from "../calendar";
-import type { DaySetting, DaySpan } from "./line-day";
+import type { DaySetting, DaySpan } from "./day-setting";
 import type { LineSetting, ReadLine } from "./line-reading";
 
 const WEEK = 7;

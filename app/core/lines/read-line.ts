@@ -12,7 +12,7 @@ import { answered, startOf } from "./line-start-of";
 import { sayLine } from "./line-words";
 import type { LineWords } from "./variety-name";
 
-const NOTHING: ReadLine = { status: "refused", cropId: null, options: [], plants: null, about: false, lengthM: null, areaM2: null, variety: "", startEvent: null, from: null, to: null, sown: null, came: null, packet: null, form: null, bed: null, heading: false, asks: [], left: [], sentence: "" }; // prettier-ignore
+const NOTHING: ReadLine = { status: "refused", cropId: null, options: [], plants: null, about: false, lengthM: null, areaM2: null, variety: "", startEvent: null, from: null, to: null, sown: null, came: null, packet: null, varietyPacket: null, form: null, bed: null, heading: false, asks: [], left: [], sentence: "" }; // prettier-ignore
 
 /** So widely set that one of it goes without saying: a tree, a clump, plants a metre; a herb that stays is one too. */
 const GOES_ALONE = 1.5;
@@ -62,7 +62,8 @@ export function readLine(
     options: options.map((c) => c.id),
     ...amountOf(rest.amount, crop),
     variety: [what.words.variety, rest.variety].filter(Boolean).join(" "),
-    packet: packet ?? packetOf(what.words),
+    packet,
+    varietyPacket: packetOf(what.words),
     form,
     bed: bed ?? rest.bed,
     left: rest.left,

@@ -122,7 +122,8 @@ function likelyKind(name: string, crop: Crop): BedKind {
 /** Adds a planting that was understood, and opens its season. */
 function addPlanting(db: Db, row: GardenRow, read: ReadLine, crop: Crop, bedId: string): string {
   const id = crypto.randomUUID();
-  const { startEvent, from, to, packet } = read;
+  const { startEvent, from, to } = read;
+  const packet = read.packet ?? read.varietyPacket;
   const came = read.came
     ? { cameBy: "planted" as const, cameOn: read.came.from }
     : { cameBy: startEvent!, cameOn: from! };
