@@ -40,6 +40,7 @@ export function plantingPage(db: Db, garden: GardenRow, plantingId: string) {
     way: crop ? inUnits(wayOf(db, crop), garden.unitSystem) : null,
     treatments: treatmentsOf(db, row.id).map((t) => ({ ...t, until: addDays(t.treatedOn, t.intervalDays) })),
     life: inUnits(seasonLifeOf(db, garden, row.id), garden.unitSystem),
+    units: garden.unitSystem,
     rowUnit: garden.unitSystem === "metric" ? ("m" as const) : ("ft" as const),
     plantsPerM: crop?.life.spacing.plantsPerM ?? null,
     today,

@@ -1,6 +1,7 @@
 import { sources } from "~/catalogue/catalogue.server";
 import type { CropData } from "~/core/crops";
 import type { UnitSystem } from "~/core/units";
+import { inUnits } from "~/views/words";
 import type { Db } from "~/db/client.server";
 import { openSeasons } from "~/db/beds/seasons.server";
 import { allSchoolChoices, patchOf, varietiesOf } from "~/db/notes/household.server";
@@ -44,7 +45,7 @@ function storedPatch(db: Db, cropId: string): CropData {
 export function cropYearOf(db: Db, garden: GardenRow, cropId: string): CropYear | undefined {
   const crop = cropsOf(db).find((c) => c.id === cropId);
   const { outlook, today } = plannedGarden(db, garden);
-  return crop && cropYear(crop, outlook, outlook.normalYears, today, garden.unitSystem);
+  return crop && inUnits(cropYear(crop, outlook, outlook.normalYears, today, garden.unitSystem), garden.unitSystem);
 }
 
 /** Notes of the crops named, or of all that grow here, by name. */

@@ -81,7 +81,7 @@ export function LinesForm({ bed, bedNames, units, copies = false, empty = false 
               aria-invalid={Boolean(answer?.sentence)}
             />
             <Bar gap="10px" marginTop="8px">
-              <Action tone="loud" name="intent" value="read lines">
+              <Action tone={empty ? "loud" : "quiet"} name="intent" value="read lines">
                 Read them
               </Action>
               {copies && (

@@ -42,7 +42,7 @@ export function PlantingPage({ page, errors }: PlantingPageProps) {
       </Form>
       <Box marginTop="22px" display="grid" gap="14px">
         <Seasons seasons={page.seasons} />
-        <Treatments treatments={page.treatments} today={page.today} />
+        <Treatments treatments={page.treatments} today={page.today} units={page.units} />
       </Box>
       <Bar marginTop="16px">
         <Link to={`/check/${page.row.id}`}>To its check</Link>

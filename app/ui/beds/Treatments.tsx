@@ -3,7 +3,8 @@ import { useFetcher } from "react-router";
 import { ErrorLine, Field } from "~/ui/forms/Field";
 import { Action, Bar, TextInput } from "~/ui/theme/parts";
 import { Card } from "~/ui/shell/Card";
-import { shortDay } from "~/views/words";
+import type { UnitSystem } from "~/core/units";
+import { sayInUnits, shortDay } from "~/views/words";
 
 /** A treatment as it is shown, with the day it ends. */
 export interface TreatmentShown {
@@ -15,8 +16,15 @@ export interface TreatmentShown {
   withdrawnAt: string | null;
 }
 
-/** Treatments of a planting: while a label's interval runs, nothing of it is picked. */
-export function Treatments({ treatments, today }: { treatments: TreatmentShown[]; today: string }) {
+interface TreatmentsProps {
+  treatments: TreatmentShown[];
+  today: string;
+  units: UnitSystem;
+}
+
+/** Treatments of a planting: while a label’s interval runs, nothing of it is picked. */
+export function Treatments({ treatments, today, units }: TreatmentsProps) {
+  const day = (on: string) => sayInUnits(shortDay(on, today), units);
   const fetcher = useFetcher<{ errors?: Partial<Record<string, string>>; done?: string }>();
   const errors = fetcher.data?.errors ?? {};
   return (
@@ -28,8 +36,8 @@ export function Treatments({ treatments, today }: { treatments: TreatmentShown[]
       {treatments.map((t) => (
         <Bar key={t.id} gap="0 10px">
           <chakra.span flex="1 1 240px" textDecoration={t.withdrawnAt ? "line-through" : "none"}>
-            <strong>{t.product}</strong>, {shortDay(t.treatedOn, today)}, {t.intervalDays} days:{" "}
-            {t.until > today ? `not before ${shortDay(t.until, today)}` : `over since ${shortDay(t.until, today)}`}
+            <strong>{t.product}</strong>, {day(t.treatedOn)}, {t.intervalDays} days:{" "}
+            {t.until > today ? `not before ${day(t.until)}` : `over since ${day(t.until)}`}
           </chakra.span>
           <fetcher.Form method="post">
             <input type="hidden" name="treatmentId" value={t.id} />

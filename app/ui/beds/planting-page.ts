@@ -1,4 +1,5 @@
 import type { School, StartEvent } from "~/core/crops";
+import type { UnitSystem } from "~/core/units";
 import type { SeasonStrip } from "~/views/life/season-strip";
 import type { TreatmentShown } from "./Treatments";
 
@@ -31,6 +32,7 @@ export interface PlantingPageView {
   /** Its life this season; null once it is over. */
   life: SeasonStrip | null;
   /** Unit of lengths of row. */
+  units: UnitSystem;
   rowUnit: "m" | "ft";
   /** Plants in a metre of row, as the crop is usually spaced. */
   plantsPerM: number | null;

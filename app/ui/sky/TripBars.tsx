@@ -5,7 +5,7 @@ import type { SkyView } from "~/views/sky/sky-view";
 import { Action } from "~/ui/theme/parts";
 import { RowName } from "./RowName";
 import { useSkyDesk } from "./useSkyDesk";
-import { shortDay } from "~/views/words";
+import { sayInUnits, shortDay } from "~/views/words";
 
 type Trip = SkyView["trips"][number];
 
@@ -81,7 +81,9 @@ function TripBar({ trip, view }: { trip: Trip; view: SkyView }) {
       minStepsBetweenThumbs={1}
       value={ends}
       aria-label={[`${trip.name}, first day away`, `${trip.name}, last day away`]}
-      getAriaValueText={({ value, index }) => shortDay(dayAt(index === 0 ? value : value - 1), view.today)}
+      getAriaValueText={({ value, index }) =>
+        sayInUnits(shortDay(dayAt(index === 0 ? value : value - 1), view.today), view.units)
+      }
       onValueChange={({ value }) => setEnds([value[0]!, value[1]!])}
       onValueChangeEnd={({ value }) => save(value)}
     >
@@ -115,7 +117,10 @@ function TripBar({ trip, view }: { trip: Trip; view: SkyView }) {
           style={{ left: `${(50 * (ends[0] + ends[1])) / count}%` }}
         >
           {ends[1] - ends[0] >= 2
-            ? `${shortDay(dayAt(ends[0]), view.today)} to ${shortDay(dayAt(ends[1] - 1), view.today)}`
+            ? sayInUnits(
+                `${shortDay(dayAt(ends[0]), view.today)} to ${shortDay(dayAt(ends[1] - 1), view.today)}`,
+                view.units,
+              )
             : ""}
         </chakra.span>
       </Slider.Control>
