@@ -62,7 +62,9 @@ purple beans x9, sown 3 May => crop=bean_purple plants=9
 12 sweet potato slips planted 1 June => crop=sweet_potato_root plants=12 variety=
 24 garlic cloves planted 15 Oct 2025 => crop=garlic_softneck plants=24 variety= from=2025-10-15
 10 asparagus crowns planted 2020 => crop=asparagus plants=10 variety= from=2020-01-01
-6 tomato plants planted 20 May => crop=tomato_large plants=6 variety=
+6 tomato plants planted 20 May => ? options=tomato_large,tomato_cherry plants=6
+6 red tomato plants planted 20 May => crop=tomato_large plants=6 variety=red
+20 beans sown 20 May => ? options=bean_bush,bean_pole plants=20
 5 heads of lettuce planted 1 May => ? plants=5 options=lettuce_cca,lettuce_heading
 12 French bean climbing sown 15 May => crop=bean_pole plants=12
 4 Sungold tomatoes planted 20 May => crop=tomato_cherry_orange plants=4 variety=Sungold
@@ -74,7 +76,7 @@ apple tree planted 45 years ago => crop=apple plants=1 event=planted from=1981-0
 6 kale planted mid May => crop=kale_leaf event=planted from=2026-05-11 to=2026-05-21
 6 kale planted last spring => crop=kale_leaf from=2026-03-01 to=2026-05-31
 self-sown dill, about 10, came up in April => crop=dill plants=10 event=sown to=2026-04-30
-4 volunteer tomatoes came up 1 June => crop=tomato_large plants=4 event=sown to=2026-06-01
+4 volunteer tomatoes came up 1 June => ? options=tomato_large,tomato_cherry plants=4 event=sown to=2026-06-01
 6 pumpkins sprouted 20 May => crop=pumpkin plants=6 event=sown to=2026-05-20
 6 carrots => ? crop=carrot plants=6 asks=day
 carrots Mokum, sown 1 May => ? crop=carrot variety=Mokum asks=amount from=2026-05-01
@@ -124,7 +126,7 @@ onions from sets, 60, 1 April => crop=onion_bulb plants=60 event=planted from=20
 8 asparagus from crowns, April 2022 => crop=asparagus plants=8 event=planted from=2022-04-01 to=2022-04-30
 12 leeks from seed, mid March => crop=leek plants=12 event=sown from=2026-03-11
 12 leeks sown 3 March, planted out 10 June => crop=leek plants=12 event=planted from=2026-06-10 sown=2026-03-03
-6 tomatoes, sown 1 March and planted out 25 May => crop=tomato_large plants=6 event=planted from=2026-05-25 sown=2026-03-01
+6 peppers, sown 1 March and planted out 25 May => crop=pepper_sweet plants=6 event=planted from=2026-05-25 sown=2026-03-01
 12 leeks planted out 10 June, sown 3 March => crop=leek event=planted from=2026-06-10 sown=2026-03-03
 peach, blossom 10 April => crop=peach plants=1 event=blossom from=2026-04-10
 peach, planted 2019, blossom 10 April => crop=peach event=blossom from=2026-04-10

@@ -32,8 +32,10 @@ const FORMS = ["slip", "set", "clove", "crown", "plant", "start", "plug", "tuber
 const FILLERS = ["of", "the", "some", "my", "our", "a", "an", "row", "rows", "clump", "clumps", "and", "with", "on", "at", "by", "for", "from", "bed", "beds", "patch", "double", "single", "x", "-", "–", "—", "|"]; // prettier-ignore
 /** Said of the plants where they are written small; part of a name else ("Old Homestead"). */
 const SOFT = ["more", "nice", "few", "lovely", "big", "old", "young", "established", "mature", "in"];
-/** Nouns that stand for crops that differ: which one is asked, unless the words before it say. */
-const OPEN_NOUNS: readonly { noun: string; of: readonly string[]; unless: readonly RegExp[] }[] = [
+/** Nouns that stand for crops that differ: which one is asked, unless certain words beside it, or any, say. */
+const OPEN_NOUNS: readonly { noun: string; of: readonly string[]; unless?: readonly RegExp[] }[] = [
+  { noun: "tomato", of: ["tomato_large", "tomato_cherry"] },
+  { noun: "bean", of: ["bean_bush", "bean_pole"] },
   {
     noun: "squash",
     of: ["winter_squash", "courgette", "patty_pan"],
@@ -96,7 +98,7 @@ export function cropInWords(catalogue: Catalogue, text: string, lore: LineWords)
   if (before && !isForm(words.slice(before.from, before.to)) && !before.of.some((c) => noun.of.includes(c)))
     return { status: "several", crops: [...noun.of, ...before.of], variety: "" };
   const open = OPEN_NOUNS.find((o) => plainName(span.join(" ")) === o.noun);
-  if (open && !open.unless.some((r) => r.test(text.toLowerCase())))
+  if (open && (open.unless ? !open.unless.some((r) => r.test(text.toLowerCase())) : variety === ""))
     return { status: "several", crops: open.of.flatMap((id) => catalogue.find((c) => c.id === id) ?? []), variety };
   if (noun.of.length > 1) return { status: "several", crops: noun.of, variety };
   return { status: "one", crop: noun.of[0]!, variety, known: undefined };
