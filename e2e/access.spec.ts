@@ -24,6 +24,8 @@ const RULES = {
 
 for (const scheme of ["light", "dark"] as const) {
   test(`every screen passes the automatic accessibility rules: ${scheme}`, async ({ page, demo }) => {
+    // A dozen screens, each opened out and read whole: minutes on a busy machine.
+    test.slow();
     const found: string[] = [];
     await page.emulateMedia({ colorScheme: scheme });
     for (const path of SCREENS) {
