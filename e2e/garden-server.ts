@@ -13,7 +13,7 @@ export class GardenServer {
   readonly env: NodeJS.ProcessEnv;
   private process: ChildProcess | undefined;
 
-  constructor(port: number, demo: boolean) {
+  constructor(port: number, demo: boolean, units: "metric" | "us" = "metric") {
     this.url = `http://127.0.0.1:${port}`;
     this.env = {
       ...process.env,
@@ -21,6 +21,7 @@ export class GardenServer {
       HOST: "127.0.0.1",
       PORT: String(port),
       AKMEDON_GARDEN: path.join(this.folder, "garden.sqlite"),
+      AKMEDON_UNITS: units,
       AKMEDON_DEMO: demo ? "1" : "",
       // A zone far from every garden of the tests, and a day of our own.
       TZ: "Pacific/Chatham",

@@ -23,11 +23,17 @@ function patient(page: Page): Page {
   return page;
 }
 
-/** Tests with a garden server of their own: the demo's, or an empty household file. */
-export const test = base.extend<{ demo: GardenServer; household: GardenServer }>({
+/** Tests with a garden server of their own: the demo's, in either system of units, or an empty household file. */
+export const test = base.extend<{ demo: GardenServer; usDemo: GardenServer; household: GardenServer }>({
   page: async ({ page }, give) => give(patient(page)),
   demo: async ({}, give, info) => {
     const server = new GardenServer(4300 + info.parallelIndex * 100 + (next++ % 100), true);
+    await server.start();
+    await give(server);
+    await server.remove();
+  },
+  usDemo: async ({}, give, info) => {
+    const server = new GardenServer(4300 + info.parallelIndex * 100 + (next++ % 100), true, "us");
     await server.start();
     await give(server);
     await server.remove();

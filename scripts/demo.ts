@@ -2,6 +2,7 @@ import { existsSync, mkdirSync, rmSync } from "node:fs";
 import path from "node:path";
 import { openGarden } from "~/db/client.server";
 import { theGarden } from "~/db/garden/garden.server";
+import { UnitSystem } from "~/core/units";
 import { plantDemoGarden } from "~/services/demo/demo-garden.server";
 
 /** Makes the demo's own file anew; refuses to touch a household's garden. */
@@ -17,5 +18,5 @@ if (existsSync(file)) {
   for (const end of ["", "-wal", "-shm"]) rmSync(file + end, { force: true });
 }
 mkdirSync(path.dirname(file), { recursive: true });
-plantDemoGarden(openGarden(file));
+plantDemoGarden(openGarden(file), UnitSystem.parse(process.env.AKMEDON_UNITS || "metric"));
 console.log(`Demo garden made in ${file}`);

@@ -1,6 +1,7 @@
 import { readFileSync, readdirSync } from "node:fs";
 import path from "node:path";
 import { z } from "zod";
+import { asWritten, withFiguresIn, type SayFigure } from "~/core/units";
 import { ClimateFile, type ClimatePlace } from "~/core/weather";
 import { VarietyName, type LineWords } from "~/core/lines";
 import { Crop, resolveLikes, School, SharedCue, Standing, unsaidOf, type Catalogue, type CropData } from "~/core/crops";
@@ -69,19 +70,19 @@ function schoolData(): z.input<typeof School>[] {
 }
 
 /**
- * Checks a crop's data.
+ * Checks a crop's data; the measures in its texts are said as the household says them.
  *
  * @throws {Error} naming the crop and the field when it does not fit
  */
-export function checkedCrop(crop: CropData): Crop {
-  const parsed = Crop.safeParse(crop);
+export function checkedCrop(crop: CropData, say: SayFigure = asWritten): Crop {
+  const parsed = Crop.safeParse(withFiguresIn(crop, say));
   if (!parsed.success) throw new Error(`${String(crop.id)}: ${z.prettifyError(parsed.error)}`);
   return parsed.data;
 }
 
-/** The crops as the app ships them, checked once per process. */
+/** The crops as the app ships them, measures as they are written there; checked once per process. */
 export function catalogue(): Catalogue {
-  loaded ??= catalogueData().map(checkedCrop);
+  loaded ??= catalogueData().map((crop) => checkedCrop(crop));
   return loaded;
 }
 

@@ -9,7 +9,7 @@ import { TreatmentForm, logTreatment, undoTreatment } from "~/services/beds/trea
 import { todayOf } from "~/services/garden/clock.server";
 import { knownGarden } from "~/services/garden/known-garden.server";
 import { PlantingPage } from "~/ui/beds/PlantingPage";
-import { sayDay } from "~/views/words";
+import { inUnits, sayDay } from "~/views/words";
 import { fieldsOf } from "./form";
 
 export const meta: Route.MetaFunction = () => [{ title: "Change a planting · Akmedon" }];
@@ -23,12 +23,11 @@ export function loader({ params }: Route.LoaderArgs) {
 
 const Intent = z.enum(["save", "finish", "over", "reopen", "back", "remove", "log treatment", "withdraw treatment", "restore treatment"]); // prettier-ignore
 
-const refuse = (errors: FieldErrors) => data({ errors, done: "" }, { status: 400 });
-const fine = (done: string) => data({ errors: {} as FieldErrors, done });
-
 export async function action({ request, params }: Route.ActionArgs) {
   const { db, garden } = knownGarden();
   const { plantingId } = params;
+  const refuse = (errors: FieldErrors) => data({ errors: inUnits(errors, garden.unitSystem), done: "" }, { status: 400 }); // prettier-ignore
+  const fine = (done: string) => data({ errors: {} as FieldErrors, done: inUnits(done, garden.unitSystem) });
   const fields = await fieldsOf(request);
   const intent = Intent.safeParse(fields.intent);
   if (!intent.success) throw data("That is not something a planting can do.", { status: 400 });

@@ -5,6 +5,7 @@ import { isRefusal, skyDesk } from "~/services/sky/sky-desk.server";
 import { skyPage } from "~/services/sky/sky-page.server";
 import { formOf } from "./form";
 import { SkyPage } from "~/ui/sky/SkyPage";
+import { inUnits } from "~/views/words";
 
 export const meta: Route.MetaFunction = () => [{ title: "Sky & away · Akmedon" }];
 
@@ -17,7 +18,7 @@ export async function action({ request }: Route.ActionArgs) {
   const { db, garden } = knownGarden();
   const answer = await skyDesk(db, garden, await formOf(request));
   if (!answer) throw data("That is not something the sky page can do.", { status: 400 });
-  return data(answer, { status: isRefusal(answer) ? 400 : 200 });
+  return data(inUnits(answer, garden.unitSystem), { status: isRefusal(answer) ? 400 : 200 });
 }
 
 export default function Sky({ loaderData }: Route.ComponentProps) {

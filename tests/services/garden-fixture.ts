@@ -1,3 +1,4 @@
+import type { UnitSystem } from "~/core/units";
 import type { EntryAnswer, EntryBody } from "~/core/entries";
 import { openGarden, type Db } from "~/db/client.server";
 import { insertPlanting, updatePlanting, type PlantingRow } from "~/db/beds/plantings.server";
@@ -39,9 +40,9 @@ export function plant(
 }
 
 /** The demo's garden in memory. */
-export function demoGarden(): GardenOfTest {
+export function demoGarden(units: UnitSystem = "metric"): GardenOfTest {
   const db = openGarden(":memory:");
-  plantDemoGarden(db);
+  plantDemoGarden(db, units);
   return { db, garden: theGarden(db)! };
 }
 

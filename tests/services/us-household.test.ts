@@ -13,16 +13,16 @@ import { skyPage } from "~/services/sky/sky-page.server";
 import { sayInUnits } from "~/views/words";
 import { demoGarden, smallGarden } from "./garden-fixture";
 
-const made = demoGarden();
-const garden = { ...made.garden, unitSystem: "us" as const };
-const { db } = made;
+const { db, garden } = demoGarden("us");
 
-/** A measure of the other system: a number with a metric unit, or the unit alone where it is no word. */
-const METRIC = /\d ?(?:°C|mm|cm|kg|g|km\/h|km|m|litres?|metres?)(?![\w²])|°C|\bkm\/h\b/;
+/** A measure of the other system: a number with a metric unit, or the unit alone where it is no word; a clock of 24 hours. */
+const METRIC =
+  /(?<![T\d:])\b\d{2}:\d{2}(?! [ap]m)|\d ?(?:°C|mm|cm|kg|g|km\/h|km|m|litres?|metres?)(?![\w²])|°C|\bkm\/h\b/;
 
 /** Texts of a page's data that people read. */
 function textsOf(value: unknown, key = ""): string[] {
-  if (["id", "path", "standing", "source", "name", "observed", "at"].includes(key)) return [];
+  if (["id", "path", "standing", "source", "name", "observed", "at", "clock", "leaveAt", "backAt"].includes(key))
+    return [];
   if (typeof value === "string") return [value];
   if (typeof value !== "object" || value === null) return [];
   return Object.entries(value).flatMap(([k, v]) => textsOf(v, k));
@@ -65,9 +65,8 @@ test.each([
   ["100–150 mm", "4–6 in"],
   ["under 35 mm", "under 1⅜ in"],
   ["rows 40 cm apart", "rows 15¾ in apart"],
-  ["25 in a metre of row", "7.6 in a foot of row"],
   ["600 g to 1.8 kg", "1 lb 5 oz to 3 lb 15 oz"],
-  ["5 to 18 g", "0.2 oz to 0.6 oz"],
+  ["5 to 18 g", "0.2 to 0.6 oz"],
   ["1.2 m plus", "3.9 ft plus"],
   ["gusts of 60 km/h", "gusts of 37 mph"],
   ["14 days, 3 leaves, year 2", "14 days, 3 leaves, year 2"],
@@ -75,6 +74,12 @@ test.each([
   expect(sayInUnits(metric, "us")).toBe(us);
   expect(sayInUnits(metric, "metric")).toBe(metric);
 });
+
+test.each([
+  ["Sun 06:52 to 19:08", "Sun 6:52 am to 7:08 pm"],
+  ["leaves wet until about 09:00", "leaves wet until about 9 am"],
+  ["Tue 22 Sep 00:30 to 12:00", "Tue Sep 22 12:30 am to 12 pm"],
+])("“%s” is said “%s” by a clock of twelve hours", (day, half) => expect(sayInUnits(day, "us")).toBe(half));
 
 test.each([
   ["planted 20 May", "planted May 20"],

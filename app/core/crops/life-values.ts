@@ -21,7 +21,7 @@ export const LIFE_VALUES: readonly Listed[] = [
   ["life.chill.hours", "life", "Winter chill it wants", "hours below 7.2 °C", "number"],
   ["life.yield.low", "life", "A grown plant gives, from", "kg a season", "number"],
   ["life.yield.high", "life", "A grown plant gives, to", "kg a season", "number"],
-  ["life.spacing.plantsPerM", "life", "Plants in a metre of row", "", "number"],
+  ["life.spacing.plantsPerM", "life", "Plants in a row", "a metre", "number"],
   ["life.spacing.rowCm", "life", "Between rows", "cm", "number"],
   ["life.taking.mealGrams", "life", "Dug at a time", "g", "number"],
   ...cold("young", "Young plants"),

@@ -1,4 +1,3 @@
-import type { IsoDay } from "~/core/calendar";
 import type { Db } from "~/db/client.server";
 import type { GardenRow } from "~/db/garden/garden.server";
 import { allBeds } from "~/db/beds/beds.server";
@@ -11,7 +10,7 @@ import { checkView } from "~/views/check/check-view";
 import { endedView, type EndedView } from "~/views/check/ended-view";
 import { seasonStrip } from "~/views/life/season-strip";
 import type { Planned } from "~/views/planned";
-import { dayAndMonth, inUnits } from "~/views/words";
+import { dayAndMonth, inUnits, sayInUnits } from "~/views/words";
 import { nextCropsOf } from "../beds/seasons.server";
 import { seenOf } from "../garden/garden-state.server";
 import { cropsOf } from "../garden/household-crops.server";
@@ -28,8 +27,8 @@ export function checkPage(db: Db, garden: GardenRow, plantingId: string) {
       ...common,
       status: "growing" as const,
       view,
-      strip: stripOf(planned, plantingId),
-      notes: notesView(db, plantingId, planned.today),
+      strip: inUnits(stripOf(planned, plantingId), planned.units),
+      notes: notesView(db, plantingId, planned),
     };
   const ended = endedOf(db, planned, plantingId);
   return ended && { ...common, status: "ended" as const, ended: inUnits(ended, planned.units) };
@@ -64,6 +63,10 @@ function stripOf(planned: Planned, plantingId: string) {
   );
 }
 
-function notesView(db: Db, plantingId: string, today: IsoDay) {
-  return notesOf(db, plantingId).map(({ id, notedOn, text }) => ({ id, on: dayAndMonth(notedOn, today), text }));
+function notesView(db: Db, plantingId: string, { today, units }: Planned) {
+  return notesOf(db, plantingId).map(({ id, notedOn, text }) => ({
+    id,
+    on: sayInUnits(dayAndMonth(notedOn, today), units),
+    text,
+  }));
 }

@@ -4,6 +4,7 @@ import type { Crop } from "~/core/crops";
 import { isCounted } from "~/core/garden";
 import { SLOTS } from "~/core/hands";
 import { seeded } from "~/core/statistics";
+import type { UnitSystem } from "~/core/units";
 import type { Db } from "~/db/client.server";
 import { appendBed } from "~/db/beds/beds.server";
 import { insertPlanting } from "~/db/beds/plantings.server";
@@ -29,7 +30,6 @@ const GARDEN = {
   longitude: -0.6,
   heightM: 90,
   timeZone: "Europe/London",
-  unitSystem: "metric",
   demoDay: DEMO_DAY,
 } as const;
 
@@ -57,9 +57,9 @@ const cropOf = (id: string): Crop => catalogue().find((c) => c.id === id)!;
 const seasonOf = (plantingId: string) => `${plantingId}/1`;
 
 /** Fills an empty file with the demo's garden, its ledger of two weeks, its trip and its weather. */
-export function plantDemoGarden(db: Db): void {
+export function plantDemoGarden(db: Db, unitSystem: UnitSystem = "metric"): void {
   db.transaction(() => {
-    insertGarden(db, GARDEN);
+    insertGarden(db, { ...GARDEN, unitSystem });
     insertContainers(db, CONTAINERS);
     saveSlotMinutes(db, MINUTES.flatMap((day, weekday) => SLOTS.map((slot, k) => ({ weekday, slot, minutes: day[k]! })))); // prettier-ignore
     insertTrip(db, { id: "coast", name: "Five days at the coast", fromDay: "2026-09-26", toDay: "2026-09-30", backAt: "17:30" }); // prettier-ignore

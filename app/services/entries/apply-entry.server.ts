@@ -5,6 +5,7 @@ import { plantingById } from "~/db/beds/plantings.server";
 import { entryById, insertNote, isApplied, keepEntry, takeBacksOf, withdrawNote } from "~/db/entries/entries.server";
 import { theGarden, type GardenRow } from "~/db/garden/garden.server";
 import { pickById } from "~/db/ledger/picks.server";
+import { inUnits } from "~/views/words";
 import { endSeason, startNextCrop, undoNextCrop } from "../beds/seasons.server";
 import { takeCount } from "../check/take-count.server";
 import { takeLook } from "../check/take-look.server";
@@ -49,7 +50,7 @@ export function applyEntry(db: Db, raw: unknown): EntryAnswer {
     }
     const { outcome } = error;
     if (outcome.status === "not now") return { id, status: "not now" };
-    return { id, status: "refused", sentence: outcome.sentence, fields: outcome.fields as Record<string, string> };
+    return inUnits({ id, status: "refused", sentence: outcome.sentence, fields: outcome.fields as Record<string, string> }, garden.unitSystem); // prettier-ignore
   }
 }
 

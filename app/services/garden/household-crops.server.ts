@@ -1,7 +1,9 @@
-import { catalogue, catalogueData, checkedCrop } from "~/catalogue/catalogue.server";
+import { catalogueData, checkedCrop } from "~/catalogue/catalogue.server";
 import { ofVariety, patchCrop, type Catalogue, type Crop, type CropData } from "~/core/crops";
 import { windowSchool } from "~/core/readiness";
+import type { UnitSystem } from "~/core/units";
 import type { Db } from "~/db/client.server";
+import { theGarden } from "~/db/garden/garden.server";
 import {
   allPatches,
   allSchoolChoices,
@@ -9,6 +11,7 @@ import {
   type PatchRow,
   type VarietyRow,
 } from "~/db/notes/household.server";
+import { sayFigure } from "~/views/words";
 
 interface HouseholdCrops {
   crops: Catalogue;
@@ -17,10 +20,17 @@ interface HouseholdCrops {
 }
 
 let kept: (HouseholdCrops & { key: string }) | undefined;
+const shippedIn: Partial<Record<UnitSystem, Catalogue>> = {};
+
+/** The shipped crops, measures said in the household's units; made once per process. */
+function catalogueIn(units: UnitSystem): Catalogue {
+  shippedIn[units] ??= catalogueData().map((crop) => checkedCrop(crop, sayFigure(units)));
+  return shippedIn[units];
+}
 
 /**
- * The catalogue as this household knows it: the shipped crops with its own values laid over them, and
- * the crops it added.
+ * The catalogue as this household knows it: the shipped crops in its units with its own values laid over
+ * them, and the crops it added.
  */
 export function cropsOf(db: Db): Catalogue {
   return householdCrops(db).crops;
@@ -33,19 +43,20 @@ export function noticesOf(db: Db): string[] {
 
 function householdCrops(db: Db): HouseholdCrops {
   const rows = allPatches(db);
-  if (rows.length === 0) return { crops: catalogue(), notices: [] };
-  const key = JSON.stringify(rows);
-  if (kept?.key !== key) kept = { key, ...withHousehold(rows) };
+  const units = theGarden(db)?.unitSystem ?? "metric";
+  if (rows.length === 0) return { crops: catalogueIn(units), notices: [] };
+  const key = JSON.stringify([units, rows]);
+  if (kept?.key !== key) kept = { key, ...withHousehold(rows, units) };
   return kept;
 }
 
-function withHousehold(rows: readonly PatchRow[]): HouseholdCrops {
+function withHousehold(rows: readonly PatchRow[], units: UnitSystem): HouseholdCrops {
   const shipped = catalogueData();
   const notices: string[] = [];
   const patches = new Map(rows.map((r) => [r.cropId, patchIn(r, notices)]));
-  const changed = catalogue().map((crop, i) => {
+  const changed = catalogueIn(units).map((crop, i) => {
     const patch = patches.get(crop.id);
-    return patch ? fitted(shipped[i]!, patch, crop.name, notices) ?? crop : crop; // prettier-ignore
+    return patch ? fitted(shipped[i]!, patch, crop.name, notices, units) ?? crop : crop; // prettier-ignore
   });
   const added = rows
     .filter((r) => !shipped.some((c) => c.id === r.cropId))
@@ -54,7 +65,7 @@ function withHousehold(rows: readonly PatchRow[]): HouseholdCrops {
       const base = shipped.find((c) => c.id === patch.like);
       const name = typeof patch.name === "string" ? patch.name : r.cropId;
       if (!base) notices.push(`${name} is like a crop that the handbook no longer has: its plantings wait, their record stays.`); // prettier-ignore
-      return (base && fitted(base, patch, name, notices)) ?? [];
+      return (base && fitted(base, patch, name, notices, units)) ?? [];
     });
   return { crops: [...changed, ...added], notices };
 }
@@ -70,8 +81,8 @@ function patchIn({ cropId, patch }: PatchRow, notices: string[]): CropData {
 }
 
 /** A crop with the household's values, without those that no longer fit. */
-function fitted(base: CropData, patch: CropData, name: string, notices: string[]): Crop | undefined {
-  const whole = tried(base, patch);
+function fitted(base: CropData, patch: CropData, name: string, notices: string[], units: UnitSystem): Crop | undefined {
+  const whole = tried(base, patch, units);
   if (whole) return whole;
   let good: CropData = {};
   // A crop of its own keeps its name and number whatever else of it no longer fits.
@@ -79,15 +90,15 @@ function fitted(base: CropData, patch: CropData, name: string, notices: string[]
   for (const [key, value] of Object.entries(patch)) {
     if (key in good) continue;
     const next = { ...good, [key]: value };
-    if (tried(base, next)) good = next;
+    if (tried(base, next, units)) good = next;
     else notices.push(`${name}: your “${key}” no longer fits, the handbook’s holds.`);
   }
-  return tried(base, good);
+  return tried(base, good, units);
 }
 
-function tried(base: CropData, patch: CropData): Crop | undefined {
+function tried(base: CropData, patch: CropData, units: UnitSystem): Crop | undefined {
   try {
-    return checkedCrop(patchCrop(base, patch));
+    return checkedCrop(patchCrop(base, patch), sayFigure(units));
   } catch {
     return undefined;
   }

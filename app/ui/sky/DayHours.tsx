@@ -17,15 +17,14 @@ import { Action, Bar, Quiet, TextInput } from "~/ui/theme/parts";
 import { ink } from "~/ui/theme";
 import { Answer } from "./Answer";
 import { useSkyDesk } from "./useSkyDesk";
-import { sayTemperature } from "~/views/words";
+import { sayClock, sayTemperature } from "~/views/words";
 
 type Shown = NonNullable<SkyView["shown"]>;
 type Hour = Shown["hours"][number];
 
-export const SLOT_WORDS: Record<Slot, string> = {
-  morning: "Cool morning, 6 to 10",
-  midday: "Midday, 10 to 16",
-  evening: "Evening, 16 to 21",
+const SLOT_WORDS: Record<UnitSystem, Record<Slot, string>> = {
+  metric: { morning: "Cool morning, 6 to 10", midday: "Midday, 10 to 16", evening: "Evening, 16 to 21" },
+  us: { morning: "Cool morning, 6 to 10 am", midday: "Midday, 10 am to 4 pm", evening: "Evening, 4 to 9 pm" },
 };
 
 /** The hours of one day: warmth, dew point, rain, wet leaves and what stops a round; its minutes by part of the day. */
@@ -33,7 +32,7 @@ export function DayHours({ shown, units }: { shown: Shown; units: UnitSystem }) 
   const { hours } = shown;
   return (
     <chakra.section
-      aria-label={`Hours of ${shown.name}`}
+      aria-label={`Hours of ${shown.date}`}
       background="card"
       border="1px solid"
       borderColor="line"
@@ -42,13 +41,13 @@ export function DayHours({ shown, units }: { shown: Shown; units: UnitSystem }) 
       marginTop="12px"
     >
       <Bar spread="yes" alignItems="baseline" gap="12px">
-        <chakra.h2 fontSize="1.3rem">{shown.name}, hour by hour</chakra.h2>
+        <chakra.h2 fontSize="1.3rem">{shown.date}, hour by hour</chakra.h2>
         <Link to="?" preventScrollReset>
           Close
         </Link>
       </Bar>
       <chakra.p margin="2px 0 8px">
-        {inWords(shown)} {shown.light}
+        {sayClock(inWords(shown), units)} {shown.light}
       </chakra.p>
       <Box display="grid" gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "minmax(0, 1fr) 300px" }} gap="20px">
         <Box minWidth="0">
@@ -81,7 +80,9 @@ export function DayHours({ shown, units }: { shown: Shown; units: UnitSystem }) 
                   dataKey="clock"
                   interval="equidistantPreserveStart"
                   minTickGap={14}
-                  tickFormatter={(clock: string) => String(Number(clock.slice(0, 2)))}
+                  tickFormatter={(clock: string) =>
+                    units === "us" ? sayClock(clock, units) : String(Number(clock.slice(0, 2)))
+                  }
                   stroke={ink("soft")}
                   tick={{ fill: ink("ink"), fontSize: 14 }}
                 />
@@ -121,7 +122,7 @@ export function DayHours({ shown, units }: { shown: Shown; units: UnitSystem }) 
             heat or thunder.
           </Quiet>
         </Box>
-        <SlotMinutes shown={shown} />
+        <SlotMinutes shown={shown} units={units} />
       </Box>
     </chakra.section>
   );
@@ -157,7 +158,7 @@ function inWords({ hours, leaves, hotSlots, rainHoursKnown }: Shown): string {
     someHour
       ? "Rain at an hour that is not told: leaves may be wet at any."
       : wet.length > 0
-        ? `Leaves wet ${wet.join(" and ")}, from ${dew && rain ? "dew and rain" : dew ? "dew" : "rain"}${leaves.includes(":") ? `: go to beans, tomatoes and berries from ${leaves}` : ""}.`
+        ? `Leaves wet ${wet.join(" and ")}, from ${dew && rain ? "dew and rain" : dew ? "dew" : "rain"}${/\d/.test(leaves) ? `: go to beans, tomatoes and berries from ${leaves}` : ""}.`
         : "Leaves dry all day.",
     thunder.length > 0 ? `Thunder about ${thunder.join(" and ")}: no round; wait 30 minutes after the last.` : "",
     heat.length > 0
@@ -171,7 +172,7 @@ function inWords({ hours, leaves, hotSlots, rainHoursKnown }: Shown): string {
     .join(" ");
 }
 
-function SlotMinutes({ shown }: { shown: Shown }) {
+function SlotMinutes({ shown, units }: { shown: Shown; units: UnitSystem }) {
   const { Form, answer, errors } = useSkyDesk();
   return (
     <Box>
@@ -190,7 +191,7 @@ function SlotMinutes({ shown }: { shown: Shown }) {
             marginBottom="6px"
           >
             <chakra.label htmlFor={`minutes-${slot}`}>
-              {SLOT_WORDS[slot]}
+              {SLOT_WORDS[units][slot]}
               {shown.hotSlots.includes(slot) ? <strong> (too hot)</strong> : ""}
             </chakra.label>
             <TextInput id={`minutes-${slot}`} name="minutes" inputMode="numeric" defaultValue={shown.slots[slot]} />

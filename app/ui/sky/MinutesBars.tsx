@@ -46,7 +46,7 @@ function MinutesBar({ d }: { d: SkyView["days"][number] }) {
         step={STEP}
         disabled={d.away}
         value={[Math.min(MOST, minutes)]}
-        aria-label={[`Minutes on ${d.name}`]}
+        aria-label={[`Minutes on ${d.date}`]}
         onValueChange={({ value }) => setOwn(value[0] ?? 0)}
         onValueChangeEnd={({ value }) => save(value[0] ?? 0)}
         height="76px"

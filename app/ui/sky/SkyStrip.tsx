@@ -46,7 +46,7 @@ export function SkyStrip({ view }: { view: SkyView }) {
               display="block"
               fontSize="0.9rem"
               lineHeight="1.1"
-              fontWeight={d.leaves.includes(":") ? 700 : 400}
+              fontWeight={/\d/.test(d.leaves) ? 700 : 400}
             >
               {d.leaves}
             </chakra.span>
@@ -94,7 +94,7 @@ function DayName({ d, shown }: { d: Day; shown: boolean }) {
     <Link
       to={shown ? "?" : `?day=${d.day}`}
       preventScrollReset
-      aria-label={shown ? `Close the hours of ${d.name}` : `Hours of ${d.name}`}
+      aria-label={shown ? `Close the hours of ${d.date}` : `Hours of ${d.date}`}
       aria-expanded={shown}
       style={{ display: "grid", placeItems: "center", minHeight: 44, textUnderlineOffset: 4 }}
     >

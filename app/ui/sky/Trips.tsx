@@ -7,6 +7,7 @@ import { Card } from "~/ui/shell/Card";
 import { Answer } from "./Answer";
 import { KeptLine } from "./KeptLine";
 import { useSkyDesk } from "./useSkyDesk";
+import { sayClock } from "~/views/words";
 
 type Trip = SkyView["trips"][number];
 
@@ -29,8 +30,8 @@ export function Trips({ view }: { view: SkyView }) {
               onChange={() => setEditing(t.id)}
             >
               <strong>{t.name}</strong>: {t.from}
-              {t.leaveAt ? ` ${t.leaveAt}` : ""} to {t.to}
-              {t.backAt ? ` ${t.backAt}` : ""}
+              {t.leaveAt ? ` ${sayClock(t.leaveAt, view.units)}` : ""} to {t.to}
+              {t.backAt ? ` ${sayClock(t.backAt, view.units)}` : ""}
             </KeptLine>
           </li>
         ))}

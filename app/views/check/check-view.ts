@@ -6,18 +6,7 @@ import { stageInWords } from "../horizon/horizon-view";
 import { pickReason } from "../horizon/pick-reason";
 import type { UnitSystem } from "~/core/units";
 import type { Planned } from "../planned";
-import {
-  capital,
-  inTenths,
-  sayDay,
-  sayExpected,
-  sayLength,
-  sayPieces,
-  sayReadingText,
-  sayStand,
-  sayStart,
-  shortDay,
-} from "../words";
+import { capital, inTenths, sayDay, sayExpected, sayLength, sayPieces, sayStand, sayStart, shortDay } from "../words";
 import { cueView } from "./cue-view";
 import { standingsOf } from "./standings";
 import { toldBy } from "./told";
@@ -56,7 +45,7 @@ function whatItIs(p: PlantingOutlook, { today, units }: Planned) {
     countable: crop.mode === "repeat" || crop.life.taking.way === "in stages" ? { ready: true, leaves: Boolean(crop.leavesStay) } : null, // prettier-ignore
     piece: crop.piece,
     repeats: crop.mode !== "once",
-    size: sayReadingText(crop.size.text, units),
+    size: crop.size.text,
     after: afterSentence(crop, p.ways),
     standings: standingsOf(p, units),
   };
@@ -122,7 +111,7 @@ function whatToLookFor({ crop, planting, judgement: j }: PlantingOutlook, { toda
     lead: readToday.size >= 2 && !j.conflict ? 0 : Math.min(2, Math.max(1, telling)),
     evidence: j.evidence.map((e) => ({
       ask: e.ask,
-      reading: e.measuredMm === null ? sayReadingText(e.reading, units) : sayLength(e.measuredMm, units),
+      reading: e.measuredMm === null ? e.reading : sayLength(e.measuredMm, units),
       on: sayDay(e.takenOn, today),
       moved: e.moved,
       effect: effectInWords(e),

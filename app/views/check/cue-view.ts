@@ -2,7 +2,7 @@ import type { IsoDay } from "~/core/calendar";
 import type { Crop, Cue } from "~/core/crops";
 import { readingOfSize, type Look } from "~/core/readiness";
 import type { UnitSystem } from "~/core/units";
-import { everydaySize, sayDay, sayLength, sayReadingText } from "../words";
+import { everydaySize, sayDay, sayLength } from "../words";
 
 export type CueView = ReturnType<typeof cueView>;
 export type MeasureView = NonNullable<CueView["measure"]>;
@@ -31,12 +31,12 @@ export function cueView(
       ? `${sayDay(before.takenOn, today)}: ${
           before.measuredMm
             ? sayLength(before.measuredMm, units)
-            : sayReadingText(cue.readings.find((r) => r.id === before.readingId)?.text ?? "", units)
+            : (cue.readings.find((r) => r.id === before.readingId)?.text ?? "")
         }`
       : null,
     readings: cue.readings.map((r, i) => ({
       id: r.id,
-      text: sayReadingText(r.text, units),
+      text: r.text,
       everyday: r.everyday ?? (along ? (everydaySize(r.fromMm, cue.readings[i + 1]?.fromMm, along) ?? null) : null),
       advice: r.advice ?? null,
     })),

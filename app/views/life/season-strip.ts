@@ -4,7 +4,7 @@ import { plannedPicks, seasonLife, type PlantingOutlook, type SeasonLife } from 
 import type { Ending } from "~/core/life";
 import type { UnitSystem } from "~/core/units";
 import type { Planned } from "../planned";
-import { between, counted, sayDay, sayExpected, sayPieces, sayReadingText, sayTemperature, shortDay } from "../words";
+import { between, counted, sayDay, sayExpected, sayPieces, sayTemperature, shortDay } from "../words";
 import { scaleOf, stretch, type Scale, type Stretch } from "./strip";
 
 /** A mark on the strip: where, how high on the arc, and what it says. */
@@ -113,7 +113,7 @@ function marksOf(
   const on = (day: IsoDay) => ({ at: scale.at(day), high: high(day) });
   const looks = planting.looks.flatMap((look): StripMark[] => {
     const reading = crop.cues.find((c) => c.id === look.cueId)?.readings.find((r) => r.id === look.readingId);
-    return reading ? [{ ...on(look.takenOn), kind: "look", says: `${shortDay(look.takenOn, today)}: ${sayReadingText(reading.text, units)}` }] : []; // prettier-ignore
+    return reading ? [{ ...on(look.takenOn), kind: "look", says: `${shortDay(look.takenOn, today)}: ${reading.text}` }] : []; // prettier-ignore
   });
   const picks = planting.picks
     .filter((x) => x.pickedOn >= life.startedOn)
@@ -150,7 +150,7 @@ function saysOf({ today, units, outlook, plan }: Planned, p: PlantingOutlook, li
   if (next) says.push(`Next pick planned ${sayDay(outlook.days[next.day]!, today)}, ${sayExpected(crop, next.pieces, p.doubt, units)}.`); // prettier-ignore
   if (life.ends && life.ends.p90 >= today)
     says.push(
-      `It ends about ${shortDay(life.ends.p50, today)}, ${range(life.ends)}${life.ends.by ? `: ${ENDINGS[life.ends.by]}` : ""}.`,
+      `It ends about ${shortDay(life.ends.p50, today)}${life.ends.p10 === life.ends.p90 ? "" : `, ${range(life.ends)}`}${life.ends.by ? `: ${ENDINGS[life.ends.by]}` : ""}.`,
     );
   const { low, high } = life.pieces;
   const whole = between(sayPieces(crop, low, units), sayPieces(crop, high, units));

@@ -12,7 +12,7 @@ import {
   type Variety,
 } from "~/core/crops";
 import type { UnitSystem } from "~/core/units";
-import { between, everydaySize, householdNumber, inUnits, sayInUnits, sayMass, sayReadingText } from "../words";
+import { between, inARow, everydaySize, householdNumber, inUnits, sayInUnits, sayMass } from "../words";
 
 /**
  * Crops of the list that answer to what was typed, by kind.
@@ -73,7 +73,6 @@ export type CropNotes = ReturnType<typeof cropNotes>;
 
 /** One crop as the field notes show and print it. */
 export function cropNotes(crop: Crop, { patch, varieties, chosen, titles }: NotesRecord, units: UnitSystem) {
-  const say = (text: string) => sayReadingText(text, units);
   const own = isOwnCrop(crop.id);
   const notes = {
     id: crop.id,
@@ -83,10 +82,10 @@ export function cropNotes(crop: Crop, { patch, varieties, chosen, titles }: Note
     alsoCalled: crop.alsoCalled,
     sized: Boolean(crop.target),
     ripeColour: crop.ripeColour ?? null,
-    inBrief: inBrief(crop, say),
+    inBrief: inBrief(crop, units),
     caution: cautionOf(crop),
-    cues: cuesOf(crop.cues, say),
-    liftedCues: cuesOf(crop.liftedCues, say),
+    cues: cuesOf(crop.cues),
+    liftedCues: cuesOf(crop.liftedCues),
     schools: crop.schools.map(({ id, question, why, standing, usual, options }) => ({
       id,
       question,
@@ -98,7 +97,7 @@ export function cropNotes(crop: Crop, { patch, varieties, chosen, titles }: Note
     })),
     varieties,
     statements: Object.entries(crop.notes)
-      .map(([about, lines]) => ({ about, lines: lines.map((l) => ({ text: say(l.text), standing: l.standing.line })) }))
+      .map(([about, lines]) => ({ about, lines: lines.map((l) => ({ text: l.text, standing: l.standing.line })) }))
       .filter((s) => s.lines.length > 0),
     // A crop of the household's own is its own in every value: none of them has a handbook to go back to.
     values: cropValues(crop).map((v) => ({ ...v, path: v.path.join("."), own: !own && isOwn(patch, v.path) })),
@@ -115,11 +114,10 @@ function valueIn<V extends CropValue | Omit<CropValue, "path">>(v: V, units: Uni
   return { ...v, label, unit, value: typeof v.value === "string" ? sayInUnits(v.value, units) : v.value };
 }
 
-type Say = (text: string) => string;
 type Brief = [what: string, words: string, standing: string];
 
 /** The crop in a dozen lines. */
-function inBrief(crop: Crop, say: Say): Brief[] {
+function inBrief(crop: Crop, units: UnitSystem): Brief[] {
   const {
     packet,
     windowDays,
@@ -140,15 +138,15 @@ function inBrief(crop: Crop, say: Say): Brief[] {
     perennial && ["Stands for years", `${firstCropWords(perennial.firstCropYear)}; each year counts from its ${perennial.opens}`, perennial.standing.line], // prettier-ignore
     ["Stays good", `${windowDays.value} days`, windowDays.standing.line],
     again && ["Picked again", `every ${span(again.low, again.high)} days`, again.standing.line],
-    ["Size", say(size.text), size.standing.line],
+    ["Size", size.text, size.standing.line],
     ["How", pick.how, pick.standing.line],
     pick.stays !== "" && ["Leave", pick.stays, pick.standing.line],
     pick.not !== "" && ["Do not", pick.not, pick.standing.line],
     ["Waiting", waiting.text, waiting.standing.line],
     life.bearing && ["Bears for", `${span(life.bearing.low, life.bearing.high)} days; ${ENDS[life.bearing.ends]}`, life.bearing.standing.line], // prettier-ignore
     life.taking.way !== "keeps giving" && ["Taken", life.taking.way, life.taking.standing.line],
-    ["Gives", `${sayYield(life.yield)} a plant in a season`, life.yield.standing.line],
-    ["Stands", `${Number(life.spacing.plantsPerM.toFixed(1))} in a metre of row, rows ${life.spacing.rowCm} cm apart`, life.spacing.standing.line], // prettier-ignore
+    ["Gives", `${sayYield(life.yield, units)} a plant in a season`, life.yield.standing.line],
+    ["Stands", `${inARow(life.spacing.plantsPerM, units)}, rows ${life.spacing.rowCm} cm apart`, life.spacing.standing.line], // prettier-ignore
     life.chill && ["Winter chill", `${life.chill.hours} hours between 0 and 7 °C, or it wakes late and thinly`, life.chill.standing.line], // prettier-ignore
     ["Cold", cold(crop), crop.cold.standing.line],
     ...coldByAge(crop),
@@ -167,7 +165,7 @@ function inBrief(crop: Crop, say: Say): Brief[] {
 
 const firstCropWords = (year: number) => (year === 1 ? "crops from its first year" : `first crop in its year ${year}`);
 
-function cuesOf(cues: Crop["cues"], say: Say) {
+function cuesOf(cues: Crop["cues"]) {
   return cues.map((cue) => ({
     id: cue.id,
     ask: cue.ask,
@@ -176,7 +174,7 @@ function cuesOf(cues: Crop["cues"], say: Say) {
     auto: cue.auto ?? null,
     standing: cue.standing.line,
     readings: cue.readings.map((r, i) => ({
-      text: say(r.text),
+      text: r.text,
       everyday: r.everyday ?? (cue.across ? (everydaySize(r.fromMm, cue.readings[i + 1]?.fromMm, cue.across) ?? null) : null), // prettier-ignore
       means: r.means,
       advice: r.advice ?? null,
@@ -199,7 +197,7 @@ const PUT_BY = {
   dry: "",
   "fresh only": "eaten fresh, or frozen",
 } as const;
-const sayYield = ({ low, high }: { low: number; high: number }) => between(sayMass(low * 1000, "metric"), sayMass(high * 1000, "metric")); // prettier-ignore
+const sayYield = ({ low, high }: { low: number; high: number }, units: UnitSystem) => between(sayMass(low * 1000, units), sayMass(high * 1000, units)); // prettier-ignore
 
 /** What ripening gas asks for: what makes it and what feels it lie apart. */
 function ethylene({ life: { storage } }: Crop): string {

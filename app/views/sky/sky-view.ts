@@ -100,7 +100,7 @@ function daysOf({ outlook, today }: Planned, ownDays: ReadonlySet<string>) {
     return {
       day,
       label: columnDay(day),
-      name: shortDay(day, today),
+      date: shortDay(day, today),
       source: track.source[at]!,
       minC: track.minC[at]!,
       maxC: track.maxC[at]!,
@@ -145,7 +145,7 @@ function dayShown({ outlook, today }: Planned, { ownDays, place }: SkyRecord, da
   const terms = outlook.terms.find((t) => t.day === day)!;
   return {
     day,
-    name: shortDay(day, today),
+    date: shortDay(day, today),
     own: ownDays.has(day),
     slots: terms.hands.slots,
     because: terms.hands.because,

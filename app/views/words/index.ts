@@ -1,10 +1,11 @@
 export { inBed, oddsByBed } from "./beds";
 export { columnDay, dayAndMonth, longDay, sayDay, sayNight, sayStart, shortDay, weekdayName } from "./days";
 export { EVERYDAY, everydaySize, nearestObject, type EverydayObject } from "./everyday";
+export { inARow, sayFigure } from "./figure";
 export { capital, cropAndVariety, cropNames, listOf, lower, nameOf } from "./in-sentences";
 export { sayAmount, sayMass } from "./mass";
 export { dataNumber, householdNumber } from "./household-number";
-export { inUnits, sayInUnits, sayInUnits as sayReadingText } from "./in-units";
+export { inUnits, sayClock, sayInUnits } from "./in-units";
 export { sayDegrees, sayLength, sayLengths, sayRain, sayTemperature, sayWind } from "./measures";
 export { inTenths } from "./odds";
 export { between, counted, sayCount, sayExpected, sayPieces } from "./pieces";

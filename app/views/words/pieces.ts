@@ -1,7 +1,7 @@
 import type { Crop } from "~/core/crops";
 import { isCounted } from "~/core/garden";
 import { doubtRange } from "~/core/life";
-import type { UnitSystem } from "~/core/units";
+import { fromGrams, toGrams, type UnitSystem } from "~/core/units";
 import { sayMass } from "./mass";
 
 /** Expected pieces as they are said: "9", "12 leaves" or "2.6 kg". Small amounts never round to nothing. */
@@ -11,17 +11,20 @@ export function sayPieces(crop: Crop, pieces: number, system: UnitSystem): strin
     return `${count} ${count === 1 ? crop.piece.one : crop.piece.many}`;
   }
   const grams = Math.max(10, pieces * crop.pieceGrams.value);
-  const step = grams < 200 ? 10 : grams < 1000 ? 50 : 100;
-  return sayMass(Math.round(grams / step) * step, system);
+  const step = system === "metric" ? stepOfGrams(grams) : stepOfOunces(fromGrams(grams, "oz")) * toGrams(1, "oz");
+  return sayMass(Math.max(1, Math.round(grams / step)) * step, system);
 }
 
-/** Two amounts as a range: "2 to 5 kg", "31 to 77 courgettes", "840 g to 1.2 kg"; one where both are alike. */
+/** What is only expected is not said to the gram, nor to the ounce. */
+const stepOfGrams = (grams: number) => (grams < 200 ? 10 : grams < 1000 ? 50 : 100);
+const stepOfOunces = (ounces: number) => (ounces < 8 ? 1 : ounces < 16 ? 2 : ounces < 80 ? 8 : 16);
+
+/** Two amounts as a range: "2 to 5 kg", "31 to 77 courgettes", "840 g to 1.2 kg", "9 oz to 1 lb 8 oz"; one where both are alike. */
 export function between(least: string, most: string): string {
   if (least === most) return `about ${least}`;
-  const word = / ([^ ]+)$/;
-  return word.exec(least)?.[1] === word.exec(most)?.[1]
-    ? `${least.replace(word, "")} to ${most}`
-    : `${least} to ${most}`;
+  const ONE_UNIT = /^([^ ]+) ([^ ]+)$/;
+  const [few, many] = [ONE_UNIT.exec(least), ONE_UNIT.exec(most)];
+  return few && many && few[2] === many[2] ? `${few[1]} to ${most}` : `${least} to ${most}`;
 }
 
 /** Doubt under which one number is enough: our judgement. */

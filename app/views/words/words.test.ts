@@ -13,7 +13,6 @@ import {
   sayNight,
   sayPieces,
   sayRain,
-  sayReadingText,
   sayStart,
   sayTemperature,
   sayWind,
@@ -66,8 +65,6 @@ test("amounts, lengths, temperatures, rain and wind as each household says them"
   expect([sayTemperature(-1.6, "metric"), sayTemperature(0, "us")]).toEqual(["−2°", "32°"]);
   expect([sayRain(0, "us"), sayRain(12.7, "us"), sayRain(7.72, "metric")]).toEqual(["dry", "0.50 in", "7.7 mm"]);
   expect([sayWind(84, "metric"), sayWind(84, "us")]).toEqual(["84 km/h", "52 mph"]);
-  expect(sayReadingText("20–35 mm, a coin", "us")).toBe("¾–1½ in, a coin");
-  expect(sayReadingText("under 12 mm", "metric")).toBe("under 12 mm");
 });
 
 test("amounts are counted or weighed as the crop is, and never nothing", () => {
