@@ -4,8 +4,8 @@ import { ofVariety, type Crop, type Variety } from "~/core/crops";
 import type { RainOutlook, Threat } from "~/core/hazards";
 import { assess, development, judge, normalDaysTo, type Look } from "~/core/readiness";
 import { roughNormals, skyTrack } from "~/core/weather";
-import { howToTake, waitingSentence } from "~/views/check/how-words";
-import { conflictSentence, verdictSentence } from "~/views/check/verdict-words";
+import { howToTake, waitingSentence } from "~/views/sentences/how-to";
+import { conflictSentence, verdictSentence } from "~/views/sentences/verdict";
 
 const crops = catalogue();
 const normals = roughNormals(52);

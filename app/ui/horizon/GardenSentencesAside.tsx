@@ -1,6 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { Link } from "react-router";
-import type { GardenSentence, GardenSentences } from "~/views/horizon/garden-sentences";
+import type { GardenSentence, GardenSentences } from "~/views/sentences/garden";
 import { PlainList, Quiet } from "~/ui/theme/parts";
 
 const PARTS = [

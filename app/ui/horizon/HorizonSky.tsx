@@ -121,14 +121,8 @@ function SkyDay({ day: d, first, at, units }: SkyDayProps) {
         fontWeight={cold ? 700 : 400}
         color={cold ? "slate" : "inherit"}
       >
-        <chakra.span
-          whiteSpace="nowrap"
-          fontSize={units === "us" ? "0.74rem" : undefined}
-          letterSpacing={units === "us" ? "-0.03em" : undefined}
-        >
-          {sayTemperature(d.minC, units)}
-          {units === "us" ? "/" : " "}
-          {sayTemperature(d.maxC, units)}
+        <chakra.span whiteSpace="nowrap" fontSize={units === "us" ? "0.74rem" : "0.8rem"} letterSpacing="-0.03em">
+          {sayTemperature(d.minC, units)}/{sayTemperature(d.maxC, units)}
         </chakra.span>
         <QuietSpan display="block" fontWeight="400" minHeight="1.1em">
           {d.windKmh !== null && d.windKmh >= 40 ? (

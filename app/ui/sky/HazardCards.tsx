@@ -12,8 +12,8 @@ import {
 } from "lucide-react";
 import { Link } from "react-router";
 import type { HazardKind } from "~/core/garden";
-import type { ActTold } from "~/views/sky/act-words";
-import type { HazardCard } from "~/views/sky/hazard-card";
+import type { ActTold } from "~/views/sentences/act";
+import type { HazardCard } from "~/views/sentences/hazard";
 import { counted } from "~/views/words";
 import type { SkyView } from "~/views/sky/sky-view";
 import { Action, Figures, PlainList } from "~/ui/theme/parts";

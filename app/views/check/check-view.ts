@@ -3,15 +3,15 @@ import { isCounted, piecesTaken, plannedPicks, type PlannedPick, type PlantingOu
 import { plantsOf } from "~/core/life";
 import type { DayRange } from "~/core/readiness";
 import { stageInWords } from "../horizon/horizon-view";
-import { pickReason } from "../horizon/pick-reason";
+import { pickReason } from "../sentences/pick";
 import type { UnitSystem } from "~/core/units";
 import type { Planned } from "../planned";
 import { capital, inTenths, sayDay, sayExpected, sayLength, sayPieces, sayStand, sayStart, shortDay } from "../words";
 import { cueView } from "./cue-view";
 import { standingsOf } from "./standings";
-import { toldBy } from "./told";
-import { afterSentence, howToTake, notToDo, waitingSentence } from "./how-words";
-import { conflictSentence, verdictSentence } from "./verdict-words";
+import { toldBy } from "../sentences/told";
+import { afterSentence, howToTake, notToDo, waitingSentence } from "../sentences/how-to";
+import { conflictSentence, verdictSentence } from "../sentences/verdict";
 
 export type CheckView = NonNullable<ReturnType<typeof checkView>>;
 

@@ -4,7 +4,7 @@ import { plantsOf } from "~/core/life";
 import { cueScale, judgeLifted, type Look } from "~/core/readiness";
 import type { Planned } from "../planned";
 import { cueView } from "./cue-view";
-import { verdictSentence } from "./verdict-words";
+import { verdictSentence } from "../sentences/verdict";
 
 /** So long after its cure what was lifted is still asked for, days: our judgement. */
 const ASKED_DAYS = 60;

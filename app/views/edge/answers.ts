@@ -16,8 +16,8 @@ import { doubtRange } from "~/core/life";
 import { solvePlan } from "~/core/planner";
 import { UnitSystem } from "~/core/units";
 import { DailyWeather, trackIndex } from "~/core/weather";
-import { afterSentence, howToTake, waitingSentence } from "../check/how-words";
-import { conflictSentence, verdictSentence } from "../check/verdict-words";
+import { afterSentence, howToTake, waitingSentence } from "../sentences/how-to";
+import { conflictSentence, verdictSentence } from "../sentences/verdict";
 
 /** One planting without the garden round it: what `judge` and `forecast` need. */
 const OnePlanting = z.object({

@@ -3,13 +3,13 @@ import type { Loser } from "~/core/planner";
 import type { Stage } from "~/core/readiness";
 import type { UnitSystem } from "~/core/units";
 import { trackIndex } from "~/core/weather";
-import { usualFrost } from "../sky/usual-frost";
+import { usualFrost } from "../sentences/usual-frost";
 import type { Planned } from "../planned";
 import { plannedWalk } from "../round/planned-walk";
 import { bandsOf } from "../sky/bands";
-import { capital, columnDay, longDay, sayCount, sayDay, sayMass, sayNight } from "../words";
-import { gardenSentences } from "./garden-sentences";
-import { plannedPick } from "./pick-reason";
+import { capital, columnDay, longDay, sayCount, sayDay, sayRoughly, sayNight } from "../words";
+import { gardenSentences } from "../sentences/garden";
+import { plannedPick } from "../sentences/pick";
 
 const STAGE_WORDS: Record<Stage, string> = {
   "not yet": "not yet",
@@ -52,13 +52,13 @@ function inShort(p: PlantingOutlook, { today }: Planned): string {
     case "wait dry":
       return verdict.lookAgain ? `wait for dry, ${say(verdict.lookAgain)}` : "wait for dry days";
     case "hold":
-      return verdict.lookAgain ? `treated: not before ${say(verdict.lookAgain)}` : "treated";
+      return verdict.lookAgain ? `treated until ${say(verdict.lookAgain)}` : "treated";
     case "seed":
       return "left for seed";
     case "stop":
       return verdict.because.why === "too young" ? "too young to pick" : "stop for this year";
     case "look again":
-      return verdict.lookAgain ? `nearly; look ${say(verdict.lookAgain)}` : "nearly";
+      return verdict.lookAgain ? `look ${say(verdict.lookAgain)}` : "nearly";
     case "cure on":
       return "lifted: cure it on";
     case "store":
@@ -139,7 +139,7 @@ function summaryOf(planned: Planned, units: UnitSystem): string[] {
   const percent = (plan.gap * 100).toFixed(plan.gap < 0.01 ? 1 : 0);
   return [
     `${capital(sayCount(walks.length))} ${one ? "round" : "rounds"} ${span} ${one ? "brings" : "bring"} in about `,
-    sayMass(grams < 500 ? Math.max(10, Math.round(grams / 10) * 10) : Math.round(grams / 500) * 500, units),
+    sayRoughly(grams, units),
     " in ",
     `${Math.round(minutes)} minutes`,
     `. No plan can beat it by more than ${percent === "0.0" ? "0.1" : percent} %.`,
@@ -169,7 +169,7 @@ function bedsOf(planned: Planned) {
         urgent: URGENT.has(p.judgement.verdict.kind),
         ridge: p.ridge,
         clear: p.ridge.map((r, n) => Math.min(1, r / Math.max(0.02, p.survival.sound[n]!))),
-        handles: plannedPicks(p, plan.picks).map((pick) => plannedPick(planned, p, pick)),
+        handles: plannedPicks(p, plan.picks).map((pick, n, all) => plannedPick(planned, p, pick, all[n + 1])),
       })),
     }));
 }

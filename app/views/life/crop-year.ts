@@ -3,7 +3,7 @@ import type { Crop } from "~/core/crops";
 import { cropCalendar, type CropLife, type YearPlace } from "~/core/life";
 import { usualChill, yearTurnOn } from "~/core/seasons";
 import type { UnitSystem } from "~/core/units";
-import { between, dayAndMonth, sayMass } from "../words";
+import { between, dayAndMonth, sayRoughly } from "../words";
 import { scaleOf, stretch, type Scale, type Stretch } from "./strip";
 
 export interface CropYearRow {
@@ -56,14 +56,8 @@ function rowOf(life: CropLife, when: string, scale: Scale, units: UnitSystem): C
     plantedOut: life.plantedOut && on(life.plantedOut),
     first: firstPick ? on(firstPick) : "never ready here",
     end: end ? on(end) : "",
-    amount: firstPick ? between(sayMass(roundly(yieldKg.low), units), sayMass(roundly(yieldKg.high), units)) : "",
+    amount: firstPick ? between(sayRoughly(yieldKg.low * 1000, units), sayRoughly(yieldKg.high * 1000, units)) : "",
   };
-}
-
-/** Grams of a plant's yield to two figures. */
-function roundly(kg: number): number {
-  const step = 10 ** Math.max(0, Math.floor(Math.log10(Math.max(1, kg * 1000))) - 1);
-  return Math.round((kg * 1000) / step) * step;
 }
 
 /** Winters that give less than so much of the chill a crop wants are told of: our judgement. */
@@ -78,6 +72,6 @@ function chillNote({ life }: Crop, { normals, latitude }: YearPlace, day: IsoDay
 
 function noteOf(crop: Crop, lives: readonly CropLife[], years: number): string {
   if (lives.length === 0) return `It does not get warm enough here for ${crop.name.toLowerCase()} in the open.`;
-  const climate = years > 0 ? `the usual weather of ${years} ${years === 1 ? "year" : "years"} of your record` : "a rough guess of the climate from the latitude: enter or import weather for your own"; // prettier-ignore
+  const climate = years > 0 ? `the usual weather of ${years} ${years === 1 ? "year" : "years"} of your record` : "what is usual in places like yours, from memory: enter or import weather for your own"; // prettier-ignore
   return `By ${climate}, in an open bed. Amounts are of one plant.`;
 }

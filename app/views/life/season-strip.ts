@@ -1,10 +1,10 @@
 import { addDays, daysBetween, type IsoDay } from "~/core/calendar";
 import type { Crop } from "~/core/crops";
-import { plannedPicks, seasonLife, type PlantingOutlook, type SeasonLife } from "~/core/garden";
-import type { Ending } from "~/core/life";
+import { seasonLife, type PlantingOutlook, type SeasonLife } from "~/core/garden";
 import type { UnitSystem } from "~/core/units";
 import type { Planned } from "../planned";
-import { between, counted, sayDay, sayExpected, sayPieces, sayTemperature, shortDay } from "../words";
+import { seasonSentences } from "../sentences/season";
+import { sayPieces, sayTemperature, shortDay } from "../words";
 import { scaleOf, stretch, type Scale, type Stretch } from "./strip";
 
 /** A mark on the strip: where, how high on the arc, and what it says. */
@@ -49,16 +49,6 @@ export interface PastSeason {
   pieces: number;
 }
 
-const ENDINGS: Record<Ending, string> = {
-  spent: "spent",
-  bolted: "run to flower",
-  cold: "the cold takes it",
-  age: "it is time to let it grow",
-  past: "past its best",
-  spring: "spring makes it shoot",
-  dark: "the days get too cool",
-};
-
 /** The strip of a planting's season: its life from start to end with what was seen, picked and suffered. */
 export function seasonStrip(planned: Planned, p: PlantingOutlook, past: readonly PastSeason[] = []): SeasonStrip {
   const { outlook, today } = planned;
@@ -78,7 +68,7 @@ export function seasonStrip(planned: Planned, p: PlantingOutlook, past: readonly
     arc: arcOf(scale, life.startedOn, first, end),
     marks: marksOf(planned, p, life, scale, (day) => heightAt(day, life.startedOn, first, end)),
     earlier: past.map((season) => earlierOf(season, life.startedOn, scale, p.crop, planned.units)),
-    says: saysOf(planned, p, life),
+    says: seasonSentences(planned, p, life),
   };
 }
 
@@ -135,28 +125,4 @@ function earlierOf(
     picked: firstOn && lastOn ? (stretch(scale, shifted(firstOn), addDays(shifted(lastOn), 1)) ?? null) : null,
     says: firstOn && lastOn ? `${year}: ${sayPieces(crop, pieces, units)}, ${shortDay(firstOn, addDays(lastOn, 1))} to ${shortDay(lastOn, addDays(lastOn, 1))}` : `${year}: nothing picked`, // prettier-ignore
   };
-}
-
-function saysOf({ today, units, outlook, plan }: Planned, p: PlantingOutlook, life: SeasonLife): string[] {
-  const { crop, rate } = p;
-  const says: string[] = [];
-  const range = (r: { p10: IsoDay | null; p90: IsoDay | null }) => r.p10 && r.p90 ? `between ${sayDay(r.p10, today)} and ${sayDay(r.p90, today)}` : "beyond this outlook"; // prettier-ignore
-  if (life.opens) {
-    const { p50 } = life.opens;
-    const open = p50 !== null && p50 <= today;
-    says.push(open ? `By its dates the first pick was due about ${shortDay(p50, today)}; nobody has logged one.` : `First pick ${p50 ? `about ${sayDay(p50, today)}` : "later than this outlook reaches"}${life.opens.p10 && life.opens.p90 ? `, ${range(life.opens)} in eight years of ten` : ""}.`); // prettier-ignore
-  }
-  const next = plannedPicks(p, plan.picks)[0];
-  if (next) says.push(`Next pick planned ${sayDay(outlook.days[next.day]!, today)}, ${sayExpected(crop, next.pieces, p.doubt, units)}.`); // prettier-ignore
-  if (life.ends && life.ends.p90 >= today)
-    says.push(
-      `It ends about ${shortDay(life.ends.p50, today)}${life.ends.p10 === life.ends.p90 ? "" : `, ${range(life.ends)}`}${life.ends.by ? `: ${ENDINGS[life.ends.by]}` : ""}.`,
-    );
-  const { low, high } = life.pieces;
-  const whole = between(sayPieces(crop, low, units), sayPieces(crop, high, units));
-  const { seasons } = p.bears;
-  const from = rate && rate.seen > 0 ? `, by ${rate.seen} of your picks and counts` : seasons > 0 ? `, by ${counted(seasons, "season")} here` : ", by what such plants give"; // prettier-ignore
-  const taken = life.takenPieces > 0 ? `Picked so far: ${sayPieces(crop, life.takenPieces, units)}. ` : "";
-  says.push(`${taken}The whole season: ${whole}${from}.`);
-  return says;
 }

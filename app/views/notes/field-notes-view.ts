@@ -12,7 +12,7 @@ import {
   type Variety,
 } from "~/core/crops";
 import type { UnitSystem } from "~/core/units";
-import { between, inARow, everydaySize, householdNumber, inUnits, sayInUnits, sayMass } from "../words";
+import { between, inARow, everydaySize, householdNumber, inUnits, sayInUnits, sayRoughly } from "../words";
 
 /**
  * Crops of the list that answer to what was typed, by kind.
@@ -136,8 +136,12 @@ function inBrief(crop: Crop, units: UnitSystem): Brief[] {
   const lines: (Brief | false | undefined)[] = [
     ["First pick", `${packet.low}–${packet.high} days after it was ${EVENT[packet.from]}`, packet.standing.line],
     perennial && ["Stands for years", `${firstCropWords(perennial.firstCropYear)}; each year counts from its ${perennial.opens}`, perennial.standing.line], // prettier-ignore
-    ["Stays good", `${windowDays.value} days`, windowDays.standing.line],
-    again && ["Picked again", `every ${span(again.low, again.high)} days`, again.standing.line],
+    ["Stays good", days(windowDays.value), windowDays.standing.line],
+    again && [
+      "Picked again",
+      again.high === 1 ? "every day" : `every ${span(again.low, again.high)} days`,
+      again.standing.line,
+    ],
     ["Size", size.text, size.standing.line],
     ["How", pick.how, pick.standing.line],
     pick.stays !== "" && ["Leave", pick.stays, pick.standing.line],
@@ -163,6 +167,7 @@ function inBrief(crop: Crop, units: UnitSystem): Brief[] {
   return lines.filter((line): line is Brief => Boolean(line));
 }
 
+const days = (count: number) => (count === 1 ? "a day" : `${count} days`);
 const firstCropWords = (year: number) => (year === 1 ? "crops from its first year" : `first crop in its year ${year}`);
 
 function cuesOf(cues: Crop["cues"]) {
@@ -197,7 +202,7 @@ const PUT_BY = {
   dry: "",
   "fresh only": "eaten fresh, or frozen",
 } as const;
-const sayYield = ({ low, high }: { low: number; high: number }, units: UnitSystem) => between(sayMass(low * 1000, units), sayMass(high * 1000, units)); // prettier-ignore
+const sayYield = ({ low, high }: { low: number; high: number }, units: UnitSystem) => between(sayRoughly(low * 1000, units), sayRoughly(high * 1000, units)); // prettier-ignore
 
 /** What ripening gas asks for: what makes it and what feels it lie apart. */
 function ethylene({ life: { storage } }: Crop): string {

@@ -4,7 +4,7 @@ import { BED_MINUTES } from "~/core/garden";
 import { checkView } from "../check/check-view";
 import type { EndedView } from "../check/ended-view";
 import type { Planned } from "../planned";
-import { cropAndVariety, inTenths, sayAmount, sayDay, sayMass, sayPieces } from "../words";
+import { cropAndVariety, inTenths, sayAmount, sayDay, sayRoughly, sayPieces } from "../words";
 import { plannedWalk } from "./planned-walk";
 
 /** Where a garden lies, for the hours of its light. */
@@ -66,7 +66,7 @@ function previewOf(planned: Planned) {
   return {
     status: "not started" as const,
     minutes: Math.round(walk.minutes),
-    kilos: sayMass(Math.round(walk.grams / 100) * 100, units),
+    kilos: sayRoughly(walk.grams, units),
     kit: walk.kit,
     containers: walk.containers.map((c) => c.label),
     cautions: walk.cautions,

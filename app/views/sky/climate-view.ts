@@ -11,7 +11,7 @@ import {
   type ForecastError,
 } from "~/core/weather";
 import type { Planned } from "../planned";
-import { usualFrost } from "./usual-frost";
+import { usualFrost } from "../sentences/usual-frost";
 import { dayAndMonth } from "../words";
 
 /** What the household's own record and its archive of forecasts tell. */

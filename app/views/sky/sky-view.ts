@@ -8,7 +8,7 @@ import type { PlaceOfGarden } from "../round/round-view";
 import { columnDay, inTenths, shortDay } from "../words";
 import { bandsOf } from "./bands";
 import { climateView, type ClimateRecord } from "./climate-view";
-import { hazardCard } from "./hazard-card";
+import { hazardCard } from "../sentences/hazard";
 import { sourcesView, type SourcesRecord } from "./sources-view";
 
 /** What the household has told of trips, helpers and minutes, and where its weather comes from. */

@@ -3,6 +3,8 @@ import { sayMass } from "./mass";
 import { sayLength, sayLengths } from "./measures";
 
 const FOOT_M = 0.3048;
+/** Lengths from here on are said in feet: our judgement. */
+const FEET_FROM_CM = 120;
 const MILE_KM = 1.609344;
 const QUART_L = 0.946352946;
 
@@ -29,7 +31,7 @@ function lengths({ low, high, joint }: Figure, mm: number): string {
 const IN_US: Record<Figure["unit"], (figure: Figure) => string> = {
   "°C": (f) => f.step ? `${both(f, (c) => `${Math.round(c * 1.8)} °F`)} ${f.step}` : both(f, (c) => `${fahrenheit(c)} °F`), // prettier-ignore
   mm: (f) => lengths(f, 1),
-  cm: (f) => lengths(f, 10),
+  cm: (f) => (f.low >= FEET_FROM_CM ? both({ ...f, low: f.low / 100, high: f.high && f.high / 100 }, feet) : lengths(f, 10)), // prettier-ignore
   m: (f) => both(f, feet),
   km: (f) => both(f, (km) => `${Math.round(km / MILE_KM)} miles`),
   "km/h": (f) => both(f, (kmh) => `${Math.round(kmh / MILE_KM)} mph`),
@@ -38,8 +40,9 @@ const IN_US: Record<Figure["unit"], (figure: Figure) => string> = {
   litre: (f) => both(f, quarts),
 };
 
-/** How dense a row stands: "25 in a metre of row", "7.6 in a foot of row". */
+/** How dense a row stands: "25 in a metre of row", "7.6 in a foot of row"; of trees and bushes, "one every 4 m". */
 export function inARow(aMetre: number, units: UnitSystem): string {
+  if (aMetre < 1) return `one every ${units === "metric" ? `${Number((1 / aMetre).toFixed(1))} m` : feet(1 / aMetre)}`;
   return units === "metric"
     ? `${Number(aMetre.toFixed(1))} in a metre of row`
     : `${Number((aMetre * FOOT_M).toPrecision(2))} in a foot of row`;

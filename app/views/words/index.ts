@@ -3,7 +3,7 @@ export { columnDay, dayAndMonth, longDay, sayDay, sayNight, sayStart, shortDay, 
 export { EVERYDAY, everydaySize, nearestObject, type EverydayObject } from "./everyday";
 export { inARow, sayFigure } from "./figure";
 export { capital, cropAndVariety, cropNames, listOf, lower, nameOf } from "./in-sentences";
-export { sayAmount, sayMass } from "./mass";
+export { sayAmount, sayMass, sayRoughly } from "./mass";
 export { dataNumber, householdNumber } from "./household-number";
 export { inUnits, sayClock, sayInUnits } from "./in-units";
 export { sayDegrees, sayLength, sayLengths, sayRain, sayTemperature, sayWind } from "./measures";

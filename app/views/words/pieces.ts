@@ -1,8 +1,8 @@
 import type { Crop } from "~/core/crops";
 import { isCounted } from "~/core/garden";
 import { doubtRange } from "~/core/life";
-import { fromGrams, toGrams, type UnitSystem } from "~/core/units";
-import { sayMass } from "./mass";
+import type { UnitSystem } from "~/core/units";
+import { sayRoughly } from "./mass";
 
 /** Expected pieces as they are said: "9", "12 leaves" or "2.6 kg". Small amounts never round to nothing. */
 export function sayPieces(crop: Crop, pieces: number, system: UnitSystem): string {
@@ -10,14 +10,8 @@ export function sayPieces(crop: Crop, pieces: number, system: UnitSystem): strin
     const count = Math.max(1, Math.round(pieces));
     return `${count} ${count === 1 ? crop.piece.one : crop.piece.many}`;
   }
-  const grams = Math.max(10, pieces * crop.pieceGrams.value);
-  const step = system === "metric" ? stepOfGrams(grams) : stepOfOunces(fromGrams(grams, "oz")) * toGrams(1, "oz");
-  return sayMass(Math.max(1, Math.round(grams / step)) * step, system);
+  return sayRoughly(pieces * crop.pieceGrams.value, system);
 }
-
-/** What is only expected is not said to the gram, nor to the ounce. */
-const stepOfGrams = (grams: number) => (grams < 200 ? 10 : grams < 1000 ? 50 : 100);
-const stepOfOunces = (ounces: number) => (ounces < 8 ? 1 : ounces < 16 ? 2 : ounces < 80 ? 8 : 16);
 
 /** Two amounts as a range: "2 to 5 kg", "31 to 77 courgettes", "840 g to 1.2 kg", "9 oz to 1 lb 8 oz"; one where both are alike. */
 export function between(least: string, most: string): string {

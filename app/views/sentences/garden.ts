@@ -1,10 +1,10 @@
 import { addDays } from "~/core/calendar";
 import { hazardsAhead, isThreat, plantingOfTask, type PlantingOutlook } from "~/core/garden";
 import type { Loser } from "~/core/planner";
-import { verdictSentence } from "../check/verdict-words";
+import { verdictSentence } from "./verdict";
 import type { Planned } from "../planned";
-import { hazardCard } from "../sky/hazard-card";
-import { capital, nameOf, sayCount, sayDay, sayMass } from "../words";
+import { hazardCard } from "./hazard";
+import { capital, nameOf, sayCount, sayDay, sayRoughly } from "../words";
 
 /** One plain sentence of the start page; `urgent` ones are set in the accent. */
 export interface GardenSentence {
@@ -85,7 +85,7 @@ function isSeen({ outlook }: Planned, id: string): boolean {
 function unfit({ outlook, units, today }: Planned, { id, lost, saver }: Loser): GardenSentence[] {
   const p = outlook.plantings.find((x) => x.planting.id === id);
   if (!p) return [];
-  const worth = sayMass((lost / p.crop.worthPerKg.value) * 1000, units);
+  const worth = sayRoughly((lost / p.crop.worthPerKg.value) * 1000, units);
   const saved = saver
     ? `${capital(sayCount(saver.extraMinutes))} more minutes ${sayDay(addDays(today, saver.day), today)} would save it.`
     : "No single day’s extra hour would save it.";

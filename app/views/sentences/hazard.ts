@@ -11,13 +11,13 @@ import {
   nameOf,
   oddsByBed,
   sayDay,
-  sayMass,
+  sayRoughly,
   sayNight,
   sayRain,
   sayTemperature,
   sayWind,
 } from "../words";
-import { actWords, type ActTold } from "./act-words";
+import { actWords, type ActTold } from "./act";
 import type { CardWords } from "./card-words";
 
 /** Something the sky has in store, in plain words. */
@@ -73,7 +73,7 @@ const namesOf = (words: CardWords, touched: Hazard["touched"]) =>
 function touchedWords(t: Hazard["touched"][number], words: CardWords): { name: string; says: string } {
   const { outlook, units } = words;
   const p = plantingOf(words, t.plantingId);
-  const stake = t.grams >= 10 ? `: about ${sayMass(Math.round(t.grams / 10) * 10, units)} at stake` : "";
+  const stake = t.grams >= 10 ? `: about ${sayRoughly(t.grams, units)} at stake` : "";
   const comes = t.comesIn === null ? "; stays out by the plan" : `; picked ${sayDay(outlook.days[t.comesIn]!, outlook.today)}`; // prettier-ignore
   return { name: nameOf(p), says: `${p.bed.name}${stake}${t.loss > 0 ? comes : ""}` };
 }
@@ -153,14 +153,16 @@ function wetLead({ dryFrom, rainHoursKnown }: Extract<Hazard, { kind: "wet leave
 
 /** What is lost if nothing is done, and what the plan brings in before. */
 function stakeOf(hazard: Hazard, words: CardWords): string[] {
-  const names = () => capital(listOf(namesOf(words, hazard.touched)));
+  const all = namesOf(words, hazard.touched);
+  const names = () => capital(listOf(all));
+  const one = all.length === 1;
   switch (hazard.kind) {
     case "thunder":
       return [];
     case "watery":
       return [`${names()}: softness and a flat taste are false for now.`];
     case "wet leaves":
-      return [`${names()} wait until dry: touching them wet spreads disease.`];
+      return [`${names()} ${one ? "waits" : "wait"} until dry: touched wet, ${one ? "it spreads" : "they spread"} disease.`];
     case "frozen ground":
       return [`${names()} cannot be dug while it lasts.`];
     case "heat":
@@ -179,8 +181,7 @@ function lossOf(touched: Hazard["touched"], words: CardWords): string[] {
   const grams = touched.reduce((sum, t) => sum + t.grams, 0);
   const come = touched.filter((t) => t.comesIn !== null);
   const stay = touched.filter((t) => t.comesIn === null && t.grams >= NAMED_GRAMS);
-  const step = grams < 1000 ? 50 : 100;
-  const loss = grams >= NAMED_GRAMS ? `Unpicked it would take about ${sayMass(Math.round(grams / step) * step, words.units)}: ${named(touched)}.` : ""; // prettier-ignore
+  const loss = grams >= NAMED_GRAMS ? `Unpicked it would take about ${sayRoughly(grams, words.units)}: ${named(touched)}.` : ""; // prettier-ignore
   const before =
     come.length === 0
       ? "Nothing planned comes in before it."
@@ -188,7 +189,7 @@ function lossOf(touched: Hazard["touched"], words: CardWords): string[] {
         ? `The plan brings in all but ${named(stay)} before it.`
         : come.length === touched.length && loss
           ? "The plan brings it all in before it."
-          : `${capital(named(come))} come in before it.`;
+          : `${capital(named(come))} ${namesOf(words, come).length === 1 ? "comes" : "come"} in before it.`;
   return [loss, before].filter(Boolean);
 }
 

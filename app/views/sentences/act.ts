@@ -80,7 +80,7 @@ function sentenceOf(act: HazardAct, beds: readonly BedOdds[], { outlook, units }
     case "tie in":
       return `Tie in and stake ${crops(act.of)}; lay loose fleece and netting down.`;
     case "lift":
-      return `${capital(crops(act.of))} that are due: lift them while it is dry.`;
+      return `Lift what is due while it is dry: ${crops(act.of)}.`;
     case "shade":
       return `Shade cloth over ${crops(act.of)} gains a day or two (our judgement).`;
     case "stop":

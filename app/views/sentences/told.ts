@@ -1,7 +1,7 @@
 import type { PlantingOutlook } from "~/core/garden";
 import type { Planned } from "../planned";
 import { capital, counted, sayDay, sayLength, shareInWords } from "../words";
-import { verdictSentence } from "./verdict-words";
+import { verdictSentence } from "./verdict";
 
 /** What sizes, counts and earlier picks have told of a planting, in sentences. */
 export function toldBy(p: PlantingOutlook, planned: Planned): string[] {

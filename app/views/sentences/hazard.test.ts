@@ -4,9 +4,9 @@ import { addDays } from "~/core/calendar";
 import { GardenState, hazardsAhead, lookAhead } from "~/core/garden";
 import { solvePlan } from "~/core/planner";
 import type { DailyWeather } from "~/core/weather";
-import { verdictSentence } from "../check/verdict-words";
+import { verdictSentence } from "./verdict";
 import { inBed } from "../words";
-import { hazardCard } from "./hazard-card";
+import { hazardCard } from "./hazard";
 
 const today = "2026-09-19";
 const planting = (id: string, cropId: string, bedId: string, startedOn: string, looks: object[] = []) => ({ id, cropId, bedId, variety: "", plants: 12, startEvent: catalogue().find((c) => c.id === cropId)!.packet.from, startedOn, packet: null, looks, picks: [], schoolOption: null }); // prettier-ignore

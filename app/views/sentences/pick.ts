@@ -1,6 +1,6 @@
 import { isCounted, type BanReason, type PlannedPick, type PlantingOutlook } from "~/core/garden";
 import type { Planned } from "../planned";
-import { capital, inTenths, sayDay, sayExpected, sayMass, sayNight, sayPieces } from "../words";
+import { capital, inTenths, sayDay, sayExpected, sayRoughly, sayNight, sayPieces } from "../words";
 
 /** Worth under which a move makes no odds (the worth of 20 g of courgette). */
 const NO_ODDS = 0.02;
@@ -41,15 +41,19 @@ function moveWords(planned: Planned, p: PlantingOutlook, from: number, to: numbe
   if (cost === null) return [`${words}: no room that day.`];
   if (Math.abs(cost) < NO_ODDS) return [`${words}: makes no odds.`];
   if (cost < 0) return [`${words}: would do as well.`];
-  return [`${words}: costs about ${sayMass((cost / p.crop.worthPerKg.value) * 1000, units)} worth.`];
+  return [`${words}: costs about ${sayRoughly((cost / p.crop.worthPerKg.value) * 1000, units)} worth.`];
 }
 
-/** What a planned pick brings, and how it is written on the ridge: a counted crop is a bare number. */
-export function plannedPick(planned: Planned, p: PlantingOutlook, { day, pieces }: PlannedPick) {
+/** Days to the next pick from which its label has room for a word. */
+const ROOM_FOR_A_WORD = 3;
+
+/** What a planned pick brings, and how it is written on the ridge: "9 courgettes", "×9" where the next one is near. */
+export function plannedPick(planned: Planned, p: PlantingOutlook, { day, pieces }: PlannedPick, next?: PlannedPick) {
+  const near = next !== undefined && next.day - day < ROOM_FOR_A_WORD;
   return {
     day,
     label: sayExpected(p.crop, pieces, p.doubt, planned.units),
-    short: isCounted(p.crop) ? String(Math.max(1, Math.round(pieces))) : sayPieces(p.crop, pieces, planned.units),
+    short: near && isCounted(p.crop) ? `×${Math.max(1, Math.round(pieces))}` : sayPieces(p.crop, pieces, planned.units),
     why: pickReason(planned, p, day, pieces),
   };
 }

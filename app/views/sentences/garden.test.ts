@@ -4,7 +4,7 @@ import { addDays } from "~/core/calendar";
 import { lookAhead, type GardenState } from "~/core/garden";
 import { solvePlan, type Loser } from "~/core/planner";
 import { sayCount } from "../words";
-import { gardenSentences } from "./garden-sentences";
+import { gardenSentences } from "./garden";
 
 const today = "2026-08-20";
 const quick = { seed: 1, relaxIterations: 40, repairIterations: 60 };
@@ -123,7 +123,7 @@ test("what does not fit says what is lost, in the household's units, and what wo
   const metric = sentencesOf(garden({ windKmh: 15, rainMm: 0 }), "metric", [loser]).unfit[0]!;
   expect(metric.text).toBe("About 1 kg worth is lost for want of time. 20 more minutes Saturday would save it.");
   expect(sentencesOf(garden({ windKmh: 15, rainMm: 0 }), "us", [{ ...loser, saver: null }]).unfit[0]!.text).toBe(
-    "About 2 lb 3 oz worth is lost for want of time. No single day’s extra hour would save it.",
+    "About 2 lb worth is lost for want of time. No single day’s extra hour would save it.",
   );
 });
 

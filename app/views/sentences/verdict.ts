@@ -3,7 +3,7 @@ import type { Crop } from "~/core/crops";
 import type { Threat } from "~/core/hazards";
 import type { ConflictTold, Limit, Verdict } from "~/core/readiness";
 import type { UnitSystem } from "~/core/units";
-import { apartSentence, ofTheRest, sayAdvice } from "./apart-words";
+import { apartSentence, ofTheRest, sayAdvice } from "./apart";
 import { capital, inTenths, lower, sayDay, sayNight, sayTemperature, shareInWords } from "../words";
 
 /** What a verdict is said with. */
