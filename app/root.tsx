@@ -3,7 +3,9 @@ import "@fontsource/atkinson-hyperlegible/400.css";
 import "@fontsource/atkinson-hyperlegible/700.css";
 import { ChakraProvider, chakra } from "@chakra-ui/react";
 import { Links, Meta, Outlet, Scripts, ScrollRestoration, isRouteErrorResponse } from "react-router";
+import { useContext } from "react";
 import type { Route } from "./+types/root";
+import { Nonce } from "~/ui/shell/nonce";
 import { ActionLink } from "~/ui/theme/parts";
 import { system } from "~/ui/theme";
 
@@ -15,6 +17,7 @@ export const meta: Route.MetaFunction = () => [
 export const links: Route.LinksFunction = () => [{ rel: "icon", href: "/icon.svg", type: "image/svg+xml" }];
 
 export function Layout({ children }: { children: React.ReactNode }) {
+  const nonce = useContext(Nonce);
   return (
     <html lang="en">
       <head>
@@ -25,8 +28,8 @@ export function Layout({ children }: { children: React.ReactNode }) {
       </head>
       <body>
         <ChakraProvider value={system}>{children}</ChakraProvider>
-        <ScrollRestoration />
-        <Scripts />
+        <ScrollRestoration nonce={nonce} />
+        <Scripts nonce={nonce} />
       </body>
     </html>
   );

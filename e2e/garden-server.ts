@@ -36,7 +36,7 @@ export class GardenServer {
   async start(): Promise<void> {
     this.process = spawn(
       "node",
-      ["--import", "./e2e/fixed-clock.mjs", "node_modules/@react-router/serve/bin.js", "./build/server/index.js"],
+      ["--import", "./e2e/fixed-clock.mjs", "--import", "tsx", "server/start.ts"],
       {
         env: this.env,
         stdio: "ignore",

@@ -94,7 +94,7 @@ async function send(device: number, batch: Sent[]): Promise<void> {
 const refusals = new Map<string, string>();
 
 async function started(): Promise<ChildProcess> {
-  const server = spawn("node", ["node_modules/@react-router/serve/bin.js", "./build/server/index.js"], {
+  const server = spawn("node", ["--import", "tsx", "server/start.ts"], {
     env: {
       ...process.env,
       NODE_ENV: "production",

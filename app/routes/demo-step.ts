@@ -6,14 +6,17 @@ import { formOf } from "./form";
 
 const Days = z.coerce.number().int().min(1).max(30);
 
+/** The page to go back to; an address that a browser would take for another site's is the start page. */
+function pageOfOurs(back: string): string {
+  const here = "http://here.invalid";
+  const asked = URL.canParse(back, here) ? new URL(back, here) : undefined;
+  return asked?.origin === here ? asked.pathname + asked.search : "/";
+}
+
 export async function action({ request }: Route.ActionArgs) {
   const form = await formOf(request);
   const days = Days.safeParse(form.get("days"));
-  const back = z
-    .string()
-    .regex(/^\/(?!\/)/)
-    .catch("/")
-    .parse(form.get("back"));
+  const back = pageOfOurs(String(form.get("back") ?? "/"));
   if (!days.success) throw data("The demo steps 1 to 30 days at a time.", { status: 400 });
   const outcome = await stepDemo(days.data);
   if (outcome === "not the demo") throw data("Only the demo's clock can be stepped.", { status: 403 });

@@ -118,7 +118,7 @@ const CHECKS: Record<string, Check> = {
     },
   ],
   NC041: ["yellow tips two weeks before frost", later("the sign is read; how long before frost it comes is not used")],
-  NC042: ["curing at 27–29 °C", says("sweet_potato_root", /27–29 °C \(80–85 °F\)/)],
+  NC042: ["curing at 27–29 °C", says("sweet_potato_root", /cure 4–6 days at 27–29 °C/)],
   NC043: ["curing 4–6 d", says("sweet_potato_root", /cure 4–6 days/i)],
   NC044: ["curing at 90 % RH", says("sweet_potato_root", /90 % RH/)],
   NC045: ["makeshift curing room 21–24 °C", says("sweet_potato_root", /21–24 °C/)],

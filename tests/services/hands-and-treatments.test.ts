@@ -40,7 +40,7 @@ test("a treatment bans its planting everywhere: plan, check, horizon, round and 
   expect(check.urgent).toBe(true);
   expect(check.caution).toMatch(/label has the last word/);
   const row = horizonPage(db, garden).beds.flatMap((b) => b.plantings).find((p) => p.id === "bean-dwarf")!; // prettier-ignore
-  expect(row.short).toBe("treated: not before Friday");
+  expect(row.short).toBe("treated until Friday");
   const round = roundPage(db, garden);
   if (round.status !== "not started") throw new Error("not started");
   expect(round.stops.flatMap((s) => s.errands).map((e) => e.id)).not.toContain("bean-dwarf");
