@@ -140,7 +140,19 @@ test("services, ui, db and views share their concept folders", () => {
   const folders = (floor: string) => readdirSync(path.join(APP, floor), { withFileTypes: true }).filter((e) => e.isDirectory()).map((e) => e.name); // prettier-ignore
   const services = folders("services");
   // What only one floor has: words, the table schema and its migrations, and the parts of a screen.
-  const own = ["words", "sentences", "edge", "schema", "migrations", "looks", "arc", "forms", "shell", "theme", "outbox"];
+  const own = [
+    "words",
+    "sentences",
+    "edge",
+    "schema",
+    "migrations",
+    "looks",
+    "arc",
+    "forms",
+    "shell",
+    "theme",
+    "outbox",
+  ];
   for (const floor of ["views", "ui", "db"])
     expect(
       folders(floor).filter((name) => !services.includes(name) && !own.includes(name)),

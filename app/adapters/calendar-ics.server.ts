@@ -19,6 +19,13 @@ export interface CalendarEvent {
 export type CalendarReading =
   { status: "read"; events: CalendarEvent[]; leftOut: string[] } | { status: "refused"; sentence: string };
 
+/** For whoever has to end a rule that does not end by itself: the loop is inside the library. */
+export interface Watch {
+  /** Called with each event's place in the file, from 1. */
+  onEvent?: (place: number) => void;
+  endless?: ReadonlySet<number>;
+}
+
 const MOST_LETTERS = 8_000_000;
 const AHEAD_DAYS = 366;
 /** An endless daily event of thirty years comes to this many turns. */
@@ -30,9 +37,10 @@ const MOST_TIMES = 400;
  * free or cancelled take none.
  *
  * @param timeZone - of the garden: times without a zone are taken as its own
+ * @param watch - told of each event before it is expanded; those named endless are not
  * @returns events with their times, or a sentence; an event that cannot be read is left out and said
  */
-export function readCalendar(text: string, timeZone: string, today: IsoDay): CalendarReading {
+export function readCalendar(text: string, timeZone: string, today: IsoDay, watch: Watch = {}): CalendarReading {
   const refused = (sentence: string): CalendarReading => ({ status: "refused", sentence });
   if (text.trim() === "") return refused("The file is empty.");
   if (text.length > MOST_LETTERS) return refused("The file is larger than 8 MB: export a shorter stretch of time.");
@@ -47,14 +55,26 @@ export function readCalendar(text: string, timeZone: string, today: IsoDay): Cal
   } catch (error) {
     return refused(`The file is damaged, so nothing was taken: ${(error as Error).message}.`);
   }
-  const events = calendars.flatMap((c) => eventsOf(c, timeZone, today, leftOut));
+  let place = 0;
+  const next = () => {
+    place += 1;
+    watch.onEvent?.(place);
+    if (watch.endless?.has(place)) throw new Error("its rule never comes to a day");
+  };
+  const events = calendars.flatMap((c) => eventsOf(c, timeZone, today, leftOut, next));
   return { status: "read", events, leftOut };
 }
 
 type Component = InstanceType<typeof ICAL.Component>;
 type Time = InstanceType<typeof ICAL.Time>;
 
-function eventsOf(calendar: Component, timeZone: string, today: IsoDay, leftOut: string[]): CalendarEvent[] {
+function eventsOf(
+  calendar: Component,
+  timeZone: string,
+  today: IsoDay,
+  leftOut: string[],
+  next: () => void,
+): CalendarEvent[] {
   const zones = new Map(calendar.getAllSubcomponents("vtimezone").map((z) => [String(z.getFirstPropertyValue("tzid")), new ICAL.Timezone(z)])); // prettier-ignore
   const all = calendar.getAllSubcomponents("vevent");
   const changed = all.filter((e) => e.getFirstProperty("recurrence-id"));
@@ -64,6 +84,7 @@ function eventsOf(calendar: Component, timeZone: string, today: IsoDay, leftOut:
     if (component.getFirstProperty("recurrence-id")) return [];
     const name = String(component.getFirstPropertyValue("summary") ?? "").trim() || "Busy";
     try {
+      next();
       if (takesNoTime(component)) return [];
       if (!component.getFirstProperty("dtstart")) throw new Error("it has no start");
       const local = clockOf(component, zones, timeZone, name, leftOut);

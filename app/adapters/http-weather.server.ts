@@ -2,7 +2,8 @@ import type { ForecastService } from "~/ports/forecast-service";
 import type { WeatherStation } from "~/ports/weather-station";
 import { WeatherUnreachable } from "~/ports/weather-unreachable";
 import { fetchText, USUAL_PATIENCE, type Patience } from "./fetch-text.server";
-import { readForecast, readStation, type Reading } from "./weather-json.server";
+import { readApart } from "./read-apart.server";
+import type { Reading } from "./weather-json.server";
 
 function addressed(url: string, terms: Record<string, string>): string {
   const address = new URL(url);
@@ -10,7 +11,8 @@ function addressed(url: string, terms: Record<string, string>): string {
   return address.href;
 }
 
-function orThrow<T>(reading: Reading<T>): T {
+async function orThrow<T>(asked: Promise<Reading<T>>): Promise<T> {
+  const reading = await asked.catch((error: unknown): Reading<T> => ({ status: "refused", sentence: (error as Error).message })); // prettier-ignore
   if (reading.status === "refused") throw new WeatherUnreachable(`Its answer cannot be used: ${reading.sentence}`);
   return reading;
 }
@@ -19,7 +21,7 @@ function orThrow<T>(reading: Reading<T>): T {
 export function httpForecast(name: string, url: string, patience: Patience = USUAL_PATIENCE): ForecastService {
   return {
     name,
-    newest: async (asOf) => orThrow(readForecast(await fetchText(addressed(url, { "as-of": asOf.toISOString() }), patience))), // prettier-ignore
+    newest: async (asOf) => orThrow(readApart("forecast", await fetchText(addressed(url, { "as-of": asOf.toISOString() }), patience))), // prettier-ignore
   };
 }
 
@@ -28,6 +30,6 @@ export function httpStation(name: string, url: string, patience: Patience = USUA
   return {
     name,
     readings: async (from, asOf) =>
-      orThrow(readStation(await fetchText(addressed(url, { from: from.toISOString(), "as-of": asOf.toISOString() }), patience))), // prettier-ignore
+      orThrow(readApart("station", await fetchText(addressed(url, { from: from.toISOString(), "as-of": asOf.toISOString() }), patience))), // prettier-ignore
   };
 }

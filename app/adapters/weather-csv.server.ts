@@ -1,5 +1,6 @@
 import Papa from "papaparse";
 import { z } from "zod";
+import { issueSentence } from "~/core/issues";
 import { IsoDay } from "~/core/calendar";
 import { celsiusFrom } from "~/core/units";
 import { DailyWeather } from "~/core/weather";
@@ -196,5 +197,5 @@ function readDay(
   if (parsed.success) return parsed.data;
   const issue = parsed.error.issues[0];
   const field = COLUMN_NAMES[issue?.path[0] as Column] ?? "line";
-  return `${field} on ${day.data}: ${issue?.code === "invalid_type" ? "not a number" : (issue?.message ?? "not usable")}`;
+  return `${field} on ${day.data}: ${issue?.code === "invalid_type" ? "not a number" : issue ? issueSentence(issue).replace(/\.$/, "").toLowerCase() : "not usable"}`;
 }

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { issueSentence } from "~/core/issues";
 import { IsoDay } from "~/core/calendar";
 import { celsiusFrom } from "~/core/units";
 import { DailyWeather, HourTold, StationReading } from "~/core/weather";
@@ -47,7 +48,8 @@ function parseJson(text: string): Json {
 const firstProblem = (error: z.ZodError) => {
   const issue = error.issues[0];
   const at = issue?.path.join(".");
-  return `${at ? `${at}: ` : ""}${issue?.message ?? "not usable"}.`;
+  const said = issue ? issueSentence(issue).replace(/\.$/, "") : "not usable";
+  return `${at && !said.startsWith(at) ? `${at}: ` : ""}${said}.`;
 };
 
 function convertersOf(units: z.infer<typeof Units>) {

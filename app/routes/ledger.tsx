@@ -1,7 +1,7 @@
 import { data } from "react-router";
 import { z } from "zod";
 import type { Route } from "./+types/ledger";
-import { fieldErrors, type FieldErrors } from "~/core/entries";
+import { fieldErrors, type FieldErrors } from "~/core/issues";
 import { knownGarden } from "~/services/garden/known-garden.server";
 import { ContainerForm, addContainer, removeContainer } from "~/services/ledger/containers.server";
 import { ledgerPage } from "~/services/ledger/ledger-page.server";

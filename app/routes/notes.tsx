@@ -6,7 +6,7 @@ import { cropsOf } from "~/services/garden/household-crops.server";
 import { cropNames } from "~/views/notes/field-notes-view";
 import { fieldsOf } from "./form";
 import { knownGarden } from "~/services/garden/known-garden.server";
-import { fieldErrors } from "~/core/entries";
+import { fieldErrors } from "~/core/issues";
 import { NotesListPage } from "~/ui/notes/NotesListPage";
 
 export const meta: Route.MetaFunction = () => [{ title: "Field notes · Akmedon" }];

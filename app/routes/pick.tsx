@@ -1,7 +1,7 @@
 import { data, redirect } from "react-router";
 import { z } from "zod";
 import type { Route } from "./+types/pick";
-import { fieldErrors, type FieldErrors } from "~/core/entries";
+import { fieldErrors, type FieldErrors } from "~/core/issues";
 import { todayOf } from "~/services/garden/clock.server";
 import { knownGarden } from "~/services/garden/known-garden.server";
 import { LotForm, changeLot } from "~/services/ledger/change-lot.server";

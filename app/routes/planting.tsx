@@ -1,7 +1,7 @@
 import { data, redirect } from "react-router";
 import { z } from "zod";
 import type { Route } from "./+types/planting";
-import { fieldErrors, type FieldErrors } from "~/core/entries";
+import { fieldErrors, type FieldErrors } from "~/core/issues";
 import { PlantingForm, editPlanting, removePlanting } from "~/services/beds/edit-planting.server";
 import { plantingPage } from "~/services/beds/planting-page.server";
 import { endSeason, reopenSeason, undoNextCrop } from "~/services/beds/seasons.server";

@@ -1,6 +1,6 @@
 import { data, redirect } from "react-router";
 import type { Route } from "./+types/setup";
-import { fieldErrors } from "~/core/entries";
+import { fieldErrors } from "~/core/issues";
 import { GardenForm, isSetUp, setUpHere } from "~/services/garden/set-up-garden.server";
 import { fieldsOf } from "./form";
 import { SetupPage } from "~/ui/garden/SetupPage";

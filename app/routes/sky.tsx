@@ -1,7 +1,7 @@
 import { data } from "react-router";
 import type { Route } from "./+types/sky";
 import { knownGarden } from "~/services/garden/known-garden.server";
-import { isRefusal, skyDesk } from "~/services/sky/sky-desk.server";
+import { isRefusal, readyForFiles, skyDesk } from "~/services/sky/sky-desk.server";
 import { skyPage } from "~/services/sky/sky-page.server";
 import { formOf } from "./form";
 import { SkyPage } from "~/ui/sky/SkyPage";
@@ -11,6 +11,7 @@ export const meta: Route.MetaFunction = () => [{ title: "Sky & away · Akmedon" 
 
 export function loader({ request }: Route.LoaderArgs) {
   const { db, garden } = knownGarden();
+  readyForFiles();
   return skyPage(db, garden, new URL(request.url).searchParams.get("day"));
 }
 

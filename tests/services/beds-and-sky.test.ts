@@ -4,7 +4,7 @@ import { allBeds } from "~/db/beds/beds.server";
 import { openLooks } from "~/db/looks/looks.server";
 import { allTrips } from "~/db/sky/hands.server";
 import { observedDays } from "~/db/sky/weather.server";
-import { fieldErrors } from "~/core/entries";
+import { fieldErrors } from "~/core/issues";
 import { BedForm, addBed, moveBed, removeBed } from "~/services/beds/beds.server";
 import { PlantingForm, editPlanting, removePlanting } from "~/services/beds/edit-planting.server";
 import { GardenForm } from "~/services/garden/set-up-garden.server";
@@ -117,18 +117,18 @@ test.each<[Record<string, string>, string]>([
   expect(Object.keys(fieldErrors(parsed.error))).toEqual([at]);
 });
 
-test("a weather file is taken in whole or not at all; days before today are the record", () => {
+test("a weather file is taken in whole or not at all; days before today are the record", async () => {
   const { db, garden } = smallGarden();
   const seattle = readFileSync("node_modules/vega-datasets/data/seattle-weather.csv", "utf8");
-  expect(importWeather(db, garden, "rubbish\n".repeat(10_000), "x.csv", {}).status).toBe("refused");
-  expect(importWeather(db, garden, seattle, "s.csv", {}).status).toBe("units unclear");
+  expect((await importWeather(db, garden, "rubbish\n".repeat(10_000), "x.csv", {})).status).toBe("refused");
+  expect((await importWeather(db, garden, seattle, "s.csv", {})).status).toBe("units unclear");
   expect(observedDays(db)).toEqual([]);
-  expect(importWeather(db, garden, seattle, "s.csv", { wind: "m/s" })).toMatchObject({
+  expect(await importWeather(db, garden, seattle, "s.csv", { wind: "m/s" })).toMatchObject({
     status: "taken",
     observed: 1461,
     forecast: 0,
   });
-  expect(importWeather(db, garden, seattle, "s.csv", { wind: "m/s" }).status).toBe("taken");
+  expect((await importWeather(db, garden, seattle, "s.csv", { wind: "m/s" })).status).toBe("taken");
   expect(observedDays(db)).toHaveLength(1461);
 });
 

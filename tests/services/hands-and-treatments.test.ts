@@ -1,5 +1,6 @@
 import { beforeEach, expect, test } from "vitest";
-import { fieldErrors, type EntryBody } from "~/core/entries";
+import { type EntryBody } from "~/core/entries";
+import { fieldErrors } from "~/core/issues";
 import type { Db } from "~/db/client.server";
 import { allBeds } from "~/db/beds/beds.server";
 import { standingTreatments, treatmentsOf } from "~/db/beds/treatments.server";
@@ -165,8 +166,8 @@ test("covering a bed for the night lowers its odds on the sky page, and can be t
 
 const CALENDAR = ["BEGIN:VCALENDAR", "VERSION:2.0", "BEGIN:VEVENT", "UID:trip_1", "SUMMARY:Lakes", "DTSTART:20261002T140000", "DTEND:20261004T180000", "END:VEVENT", "BEGIN:VEVENT", "UID:choir", "SUMMARY:Choir", "DTSTART:20260922T170000", "DTEND:20260922T193000", "RRULE:FREQ=WEEKLY;COUNT=3", "END:VEVENT", "BEGIN:VEVENT", "UID:note", "SUMMARY:Bin day", "DTSTART;VALUE=DATE:20260923", "END:VEVENT", "END:VCALENDAR"].join("\r\n"); // prettier-ignore
 
-test("a calendar is shown first, then taken in as chosen; again it changes and doubles nothing", () => {
-  const shown = proposeCalendar(garden, CALENDAR);
+test("a calendar is shown first, then taken in as chosen; again it changes and doubles nothing", async () => {
+  const shown = await proposeCalendar(garden, CALENDAR);
   if (shown.status !== "proposed") throw new Error(shown.status);
   expect(shown.events.map((e) => [e.name, e.when, e.use])).toEqual([
     ["Lakes", "Fri 2 Oct 14:00 to Sun 4 Oct 18:00", "trip"],
@@ -174,19 +175,19 @@ test("a calendar is shown first, then taken in as chosen; again it changes and d
     ["Bin day", "Wednesday", "no"],
   ]);
   const take = (uses: Record<string, CalendarUse>) => takeCalendar(db, garden, CALENDAR, (uid) => uses[uid] ?? "no");
-  expect(take({ trip_1: "trip", choir: "busy" })).toMatchObject({ status: "taken", trips: 1, busy: 3 });
-  expect(take({ trip_1: "trip", choir: "busy" })).toMatchObject({ status: "taken" });
+  expect(await take({ trip_1: "trip", choir: "busy" })).toMatchObject({ status: "taken", trips: 1, busy: 3 });
+  expect(await take({ trip_1: "trip", choir: "busy" })).toMatchObject({ status: "taken" });
   expect(allTrips(db).filter((t) => t.calendarKey)).toMatchObject([{ name: "Lakes", fromDay: "2026-10-02", toDay: "2026-10-04", leaveAt: "14:00", backAt: "18:00" }]); // prettier-ignore
   expect(allBusy(db)).toHaveLength(3);
   const tuesday = plannedGarden(db, garden).outlook.terms[3]!;
   expect(tuesday.hands).toMatchObject({ slots: { evening: 10 }, because: ["Choir"] });
-  take({ choir: "no", trip_1: "trip" });
+  await take({ choir: "no", trip_1: "trip" });
   expect(allBusy(db)).toEqual([]);
-  take({ choir: "busy" });
+  await take({ choir: "busy" });
   expect(allTrips(db).map((t) => t.name)).toEqual(["Five days at the coast"]);
   forgetCalendar(db);
   expect(handsRules(db).busy).toEqual([]);
-  expect(proposeCalendar(garden, "BEGIN:VCALENDAR\r\nEND:VCALENDAR")).toMatchObject({ status: "refused", sentence: expect.stringMatching(/Nothing in the file/) as string }); // prettier-ignore
+  expect(await proposeCalendar(garden, "BEGIN:VCALENDAR\r\nEND:VCALENDAR")).toMatchObject({ status: "refused", sentence: expect.stringMatching(/Nothing in the file/) as string }); // prettier-ignore
 });
 
 test("the sky desk answers every form with what was done or what is wrong, and knows nothing else", async () => {

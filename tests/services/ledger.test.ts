@@ -1,5 +1,6 @@
 import { expect, test } from "vitest";
-import { Entry, fieldErrors, type EntryBody } from "~/core/entries";
+import { Entry, type EntryBody } from "~/core/entries";
+import { fieldErrors } from "~/core/issues";
 import type { Db } from "~/db/client.server";
 import { endOf, seasonsOf } from "~/db/beds/seasons.server";
 import { allLots, allMovements, allWeighings } from "~/db/ledger/lots.server";

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, expect, test, vi } from "vitest";
 import { eq } from "drizzle-orm";
-import { fieldErrors } from "~/core/entries";
+import { fieldErrors } from "~/core/issues";
 import type { Db } from "~/db/client.server";
 import { theGarden } from "~/db/garden/garden.server";
 import { forecastDay, forecastIssue, weatherDay, weatherFeed, type GardenRow } from "~/db/schema/index.server";
@@ -224,17 +224,19 @@ test("a forecast and a station's readings come in as JSON files too; damaged one
   const [forecast, readings] = [await ask(forecastUrl), await ask(stationUrl)];
   const own = smallGarden();
   const counts = () => [own.db.select().from(weatherDay).all().length, own.db.select().from(forecastDay).all().length];
-  expect(importWeather(own.db, own.garden, readings.slice(0, 500), "x.json", {})).toMatchObject({ status: "refused" });
-  expect(importWeather(own.db, own.garden, "[]", "x.json", {})).toMatchObject({ status: "refused" });
+  expect(await importWeather(own.db, own.garden, readings.slice(0, 500), "x.json", {})).toMatchObject({
+    status: "refused",
+  });
+  expect(await importWeather(own.db, own.garden, "[]", "x.json", {})).toMatchObject({ status: "refused" });
   expect(counts()).toEqual([0, 0]);
   // For a household whose today is later, days of September are the record.
   vi.setSystemTime(new Date("2026-11-29T08:00:00Z"));
-  expect(importWeather(own.db, own.garden, readings, "readings.json", {})).toMatchObject({
+  expect(await importWeather(own.db, own.garden, readings, "readings.json", {})).toMatchObject({
     status: "taken",
     forecast: 0,
   });
   expect(counts()[0]).toBeGreaterThan(80);
-  expect(importWeather(db, garden, forecast, "forecast.json", {})).toMatchObject({
+  expect(await importWeather(db, garden, forecast, "forecast.json", {})).toMatchObject({
     status: "taken",
     observed: 0,
     forecast: 11,

@@ -14,4 +14,3 @@ export {
   type EntryBody,
   type EntryKind,
 } from "./entry";
-export { fieldErrors, type FieldErrors } from "./field-errors";

@@ -2,6 +2,7 @@ import { z } from "zod";
 import { hoursOfDay, localMoment, type IsoDay } from "../calendar";
 import { DailyWeather } from "./daily-weather";
 import { dewPoint } from "./humidity";
+import { issueSentence } from "../issues";
 
 /** One reading of a station: the air now, rain and strongest wind since the reading before. */
 export const StationReading = z.object({
@@ -118,5 +119,5 @@ function dayOf(day: IsoDay, readings: readonly StationReading[], hours: number):
     windKmh: wind.length ? Math.max(...wind) : null,
     dewPointC: dew.length ? tenth(dew.reduce((a, b) => a + b, 0) / dew.length) : null,
   });
-  return parsed.success ? parsed.data : (parsed.error.issues[0]?.message ?? "not usable");
+  return parsed.success ? parsed.data : issueSentence(parsed.error.issues[0]!).replace(/\.$/, "");
 }

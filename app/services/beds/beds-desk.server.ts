@@ -1,4 +1,4 @@
-import { fieldErrors } from "~/core/entries";
+import { fieldErrors } from "~/core/issues";
 import type { Db } from "~/db/client.server";
 import type { GardenRow } from "~/db/garden/garden.server";
 import type { AddedTogether, BedsAnswer } from "~/views/beds/beds-answer";

@@ -1,5 +1,6 @@
 import { z } from "zod";
-import { FIRST_DAY, type FieldErrors } from "~/core/entries";
+import { FIRST_DAY } from "~/core/entries";
+import { type FieldErrors } from "~/core/issues";
 import { START_EVENTS } from "~/core/crops";
 import { plantsInRow, type Stand } from "~/core/life";
 import { readRowLength } from "~/core/units";

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { IsoDay, addDays } from "~/core/calendar";
-import type { FieldErrors } from "~/core/entries";
+import type { FieldErrors } from "~/core/issues";
 import { pickBan, type PickBan } from "~/core/hazards";
 import type { Db } from "~/db/client.server";
 import type { GardenRow } from "~/db/garden/garden.server";

@@ -1,4 +1,4 @@
-import type { FieldErrors } from "~/core/entries";
+import type { FieldErrors } from "~/core/issues";
 
 /** What became of something done in the garden. */
 export type Applied =

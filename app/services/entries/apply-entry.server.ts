@@ -1,4 +1,5 @@
-import { Entry, fieldErrors, type EntryAnswer } from "~/core/entries";
+import { Entry, type EntryAnswer } from "~/core/entries";
+import { fieldErrors } from "~/core/issues";
 import type { Db } from "~/db/client.server";
 import { restoreEnds, withdrawEnds } from "~/db/beds/seasons.server";
 import { plantingById } from "~/db/beds/plantings.server";

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import type { FieldErrors } from "~/core/entries";
+import type { FieldErrors } from "~/core/issues";
 import { readAmount } from "~/core/units";
 import type { Db } from "~/db/client.server";
 import { containersInUse, insertContainers, retireContainer } from "~/db/ledger/containers.server";

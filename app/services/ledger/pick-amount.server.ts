@@ -1,4 +1,4 @@
-import type { FieldErrors } from "~/core/entries";
+import type { FieldErrors } from "~/core/issues";
 import { netWeight } from "~/core/ledger";
 import { NO_VOLUME, readAmount } from "~/core/units";
 import type { Db } from "~/db/client.server";

@@ -23,6 +23,7 @@ import {
   saveVariety,
 } from "~/db/notes/household.server";
 import type { UnitSystem } from "~/core/units";
+import { issueSentence } from "~/core/issues";
 import { dataNumber } from "~/views/words";
 import { cropsOf } from "~/services/garden/household-crops.server";
 
@@ -133,7 +134,7 @@ export function keepVariety(
   const parsed = Variety.safeParse(form);
   if (!parsed.success) {
     const errors: Record<string, string> = {};
-    for (const issue of parsed.error.issues) errors[String(issue.path[0] ?? "name")] ??= issue.message;
+    for (const issue of parsed.error.issues) errors[String(issue.path[0] ?? "name")] ??= issueSentence(issue);
     return { status: "refused", errors };
   }
   const v = parsed.data;

@@ -1,4 +1,5 @@
-import { readCalendar, type CalendarEvent, type CalendarTime } from "~/adapters/calendar-ics.server";
+import type { CalendarEvent, CalendarTime } from "~/adapters/calendar-ics.server";
+import { readCalendarApart } from "~/adapters/read-apart.server";
 import { addDays, type IsoDay } from "~/core/calendar";
 import type { Db } from "~/db/client.server";
 import type { GardenRow } from "~/db/garden/garden.server";
@@ -8,9 +9,9 @@ import type { CalendarOutcome, CalendarUse } from "~/views/sky/sky-answer";
 import { sayDay } from "~/views/words";
 
 /** Shows what a calendar file holds, with what each event most likely is. */
-export function proposeCalendar(row: GardenRow, text: string): CalendarOutcome {
+export async function proposeCalendar(row: GardenRow, text: string): Promise<CalendarOutcome> {
   const today = todayOf(row);
-  const read = readCalendar(text, row.timeZone, today);
+  const read = await readCalendarApart(text, row.timeZone, today);
   if (read.status === "refused") return read;
   if (read.events.length === 0)
     return {
@@ -30,13 +31,13 @@ export function proposeCalendar(row: GardenRow, text: string): CalendarOutcome {
 }
 
 /** Takes the events in as chosen; a file taken in before changes what it brought and doubles nothing. */
-export function takeCalendar(
+export async function takeCalendar(
   db: Db,
   row: GardenRow,
   text: string,
   chosen: (uid: string) => CalendarUse,
-): CalendarOutcome {
-  const read = readCalendar(text, row.timeZone, todayOf(row));
+): Promise<CalendarOutcome> {
+  const read = await readCalendarApart(text, row.timeZone, todayOf(row));
   if (read.status === "refused") return read;
   let [trips, busy] = [0, 0];
   db.transaction(() => {

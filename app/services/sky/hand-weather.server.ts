@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { issueSentence } from "~/core/issues";
 import { IsoDay } from "~/core/calendar";
 import { celsiusFrom, type UnitSystem } from "~/core/units";
 import { DailyWeather } from "~/core/weather";
@@ -6,6 +7,7 @@ import type { Db } from "~/db/client.server";
 import type { GardenRow } from "~/db/garden/garden.server";
 import { gardenNow, todayOf } from "../garden/clock.server";
 import { saveForecast } from "~/db/sky/forecasts.server";
+import { capital } from "~/views/words";
 import { BY_HAND, saveObserved } from "~/db/sky/weather.server";
 
 const typed = (what: string) =>
@@ -42,7 +44,7 @@ export function noteWeather(db: Db, row: GardenRow, form: z.infer<typeof HandWea
   });
   if (!day.success) {
     const issue = day.error.issues[0]!;
-    const sentence = `${issue.message.charAt(0).toUpperCase()}${issue.message.slice(1)}: check the figure.`;
+    const sentence = `${capital(issueSentence(issue).replace(/\.$/, ""))}: check the figure.`;
     return { status: "refused", errors: { [FIELDS[String(issue.path[0])] ?? "form"]: sentence } };
   }
   const today = todayOf(row);

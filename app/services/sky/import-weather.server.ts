@@ -1,5 +1,5 @@
-import { readWeatherCsv, type CsvUnits } from "~/adapters/weather-csv.server";
-import { readForecast, readStation } from "~/adapters/weather-json.server";
+import { readApart, ReadingEnded } from "~/adapters/read-apart.server";
+import type { CsvUnits } from "~/adapters/weather-csv.server";
 import { localMoment } from "~/core/calendar";
 import { stationDays, type DailyWeather } from "~/core/weather";
 import type { Db } from "~/db/client.server";
@@ -10,25 +10,30 @@ import { saveObserved } from "~/db/sky/weather.server";
 import type { ImportOutcome } from "~/views/sky/sky-answer";
 
 /** Takes a weather file in, CSV or our JSON: days before today are the record, today and later the forecast. */
-export function importWeather(
+export async function importWeather(
   db: Db,
   row: GardenRow,
   text: string,
   fileName: string,
   answers: Partial<CsvUnits>,
-): ImportOutcome {
-  if (/^\s*[[{]/.test(text)) return importJson(db, row, text, fileName);
-  const read = readWeatherCsv(text, answers);
-  if (read.status !== "read") return read;
-  return take(db, row, read.days, fileName, gardenNow(row).toISOString(), read.skipped, read.units);
+): Promise<ImportOutcome> {
+  try {
+    if (/^\s*[[{]/.test(text)) return await importJson(db, row, text, fileName);
+    const read = await readApart("weatherCsv", [text, answers]);
+    if (read.status !== "read") return read;
+    return take(db, row, read.days, fileName, gardenNow(row).toISOString(), read.skipped, read.units);
+  } catch (error) {
+    if (error instanceof ReadingEnded) return { status: "refused", sentence: error.message };
+    throw error;
+  }
 }
 
-function importJson(db: Db, row: GardenRow, text: string, fileName: string): ImportOutcome {
+async function importJson(db: Db, row: GardenRow, text: string, fileName: string): Promise<ImportOutcome> {
   const today = todayOf(row);
-  const forecast = readForecast(text);
+  const forecast = await readApart("forecast", text);
   if (forecast.status === "read")
     return take(db, row, forecast.days, fileName, forecast.issuedAt, forecast.leftOut, null);
-  const station = readStation(text);
+  const station = await readApart("station", text);
   if (station.status === "refused")
     return {
       status: "refused",

@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { warmReaders } from "~/adapters/read-apart.server";
 import { STAND_IN_MODES } from "~/adapters/simulated/modes";
 import { CsvUnits } from "~/adapters/weather-csv.server";
 import { IsoDay } from "~/core/calendar";
@@ -11,7 +12,7 @@ import { DayForm, WeekForm, forgetDay, setDay, setWeek } from "./free-minutes.se
 import { HandWeatherForm, noteWeather } from "./hand-weather.server";
 import { HelperForm, removeHelper, saveHelper } from "./helpers.server";
 import { importWeather } from "./import-weather.server";
-import { fieldErrors } from "~/core/entries";
+import { fieldErrors } from "~/core/issues";
 import { CALENDAR_USES, type SkyAnswer } from "~/views/sky/sky-answer";
 import { refreshWeather } from "./refresh-weather.server";
 import { standIns } from "./stand-ins.server";
@@ -91,7 +92,7 @@ const DESK = new Map<string, Desk>(
     "read calendar": async (_db, garden, form) => {
       const file = await fileText(form);
       if ("sentence" in file) return { at: "calendar", errors: { file: file.sentence } };
-      return { at: "calendar", calendar: proposeCalendar(garden, file.text) };
+      return { at: "calendar", calendar: await proposeCalendar(garden, file.text) };
     },
     "take calendar": async (db, garden, form) => {
       const file = await fileText(form);
@@ -99,7 +100,7 @@ const DESK = new Map<string, Desk>(
       const use = z.enum(CALENDAR_USES).catch("no");
       return {
         at: "calendar",
-        calendar: takeCalendar(db, garden, file.text, (uid) => use.parse(form.get(`use ${uid}`))),
+        calendar: await takeCalendar(db, garden, file.text, (uid) => use.parse(form.get(`use ${uid}`))),
       };
     },
     "forget calendar": (db) => {
@@ -141,7 +142,7 @@ const DESK = new Map<string, Desk>(
       const answers = Object.fromEntries(
         Object.entries(units.data).filter(([, v]) => v !== undefined),
       ) as Partial<CsvUnits>;
-      return { at: "weather", weather: importWeather(db, garden, file.text, file.name, answers) };
+      return { at: "weather", weather: await importWeather(db, garden, file.text, file.name, answers) };
     },
   } satisfies Record<string, Desk>),
 );
@@ -162,6 +163,9 @@ async function fileText(form: FormData): Promise<{ text: string; name: string } 
 export function skyDesk(db: Db, garden: GardenRow, form: FormData): Promise<SkyAnswer> | SkyAnswer | undefined {
   return DESK.get(text(form.get("intent")))?.(db, garden, form);
 }
+
+/** The page stands open: a file may come. */
+export const readyForFiles = warmReaders;
 
 /** Whether an answer is a refusal. */
 export function isRefusal({ errors, weather, calendar }: SkyAnswer): boolean {

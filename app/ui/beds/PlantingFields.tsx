@@ -1,6 +1,6 @@
 import { Box } from "@chakra-ui/react";
 import type { ReactNode } from "react";
-import type { FieldErrors } from "~/core/entries";
+import type { FieldErrors } from "~/core/issues";
 import { START_EVENTS, type StartEvent } from "~/core/crops";
 import { Field } from "~/ui/forms/Field";
 import { Choice, TextInput } from "~/ui/theme/parts";

@@ -1,6 +1,6 @@
 import { Box } from "@chakra-ui/react";
 import { Form, Link } from "react-router";
-import type { FieldErrors } from "~/core/entries";
+import type { FieldErrors } from "~/core/issues";
 import { ErrorLine } from "~/ui/forms/Field";
 import { SeasonStripView } from "~/ui/life/SeasonStripView";
 import { Card } from "~/ui/shell/Card";

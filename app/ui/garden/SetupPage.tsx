@@ -1,7 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useState } from "react";
 import { Form } from "react-router";
-import type { FieldErrors } from "~/core/entries";
+import type { FieldErrors } from "~/core/issues";
 import { Field } from "~/ui/forms/Field";
 import { Brand } from "~/ui/shell/Brand";
 import { Fold } from "~/ui/shell/Fold";

@@ -1,6 +1,6 @@
 import { Box } from "@chakra-ui/react";
 import { useFetcher } from "react-router";
-import type { FieldErrors } from "~/core/entries";
+import type { FieldErrors } from "~/core/issues";
 import type { UnitSystem } from "~/core/units";
 import { Field } from "~/ui/forms/Field";
 import { Action, Bar, PlainList, TextInput } from "~/ui/theme/parts";

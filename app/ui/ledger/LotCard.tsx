@@ -1,7 +1,7 @@
 import { Box } from "@chakra-ui/react";
 import { useState } from "react";
 import { Form } from "react-router";
-import type { FieldErrors } from "~/core/entries";
+import type { FieldErrors } from "~/core/issues";
 import { FATES } from "~/core/ledger";
 import { ErrorLine, Field } from "~/ui/forms/Field";
 import { WordChoice } from "~/ui/forms/WordChoice";

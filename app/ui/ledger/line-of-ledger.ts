@@ -1,4 +1,4 @@
-import type { FieldErrors } from "~/core/entries";
+import type { FieldErrors } from "~/core/issues";
 import type { UnitSystem } from "~/core/units";
 import type { ContainerToChoose } from "~/views/ledger/container-words";
 import type { lineView } from "~/views/ledger/line-view";

@@ -1,4 +1,4 @@
-import type { FieldErrors } from "~/core/entries";
+import type { FieldErrors } from "~/core/issues";
 import type { LinesView } from "./lines-view";
 
 /** What was added together, so that it can be taken back as one. */

@@ -162,7 +162,9 @@ function stakeOf(hazard: Hazard, words: CardWords): string[] {
     case "watery":
       return [`${names()}: softness and a flat taste are false for now.`];
     case "wet leaves":
-      return [`${names()} ${one ? "waits" : "wait"} until dry: touched wet, ${one ? "it spreads" : "they spread"} disease.`];
+      return [
+        `${names()} ${one ? "waits" : "wait"} until dry: touched wet, ${one ? "it spreads" : "they spread"} disease.`,
+      ];
     case "frozen ground":
       return [`${names()} cannot be dug while it lasts.`];
     case "heat":

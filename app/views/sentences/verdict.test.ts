@@ -217,7 +217,10 @@ test("what else the looks advise is said after the verdict", () =>
 
 test.each([
   [{ means: "unfit", share: 0.1, pieces: 1, reading: "rotten", advice: null }, "Do not eat the one with “rotten”: take it off and bin it."], // prettier-ignore
-  [{ means: "early", share: 0.5, pieces: null, reading: "green", advice: null }, "Leave about half of them with “green”."],
+  [
+    { means: "early", share: 0.5, pieces: null, reading: "green", advice: null },
+    "Leave about half of them with “green”.",
+  ],
   [{ means: "past", share: 0.2, pieces: 3, reading: "a marrow", advice: null }, "Take off the three with “a marrow”, so that the plant goes on cropping."], // prettier-ignore
   [{ means: "now", share: 0.1, pieces: 1, reading: "split", advice: "Use it tonight." }, "The one with “split”: use it tonight."], // prettier-ignore
 ] as const)("pieces told apart: $reading", (apart, expected) =>

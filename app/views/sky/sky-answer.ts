@@ -1,5 +1,5 @@
 import type { IsoDay } from "~/core/calendar";
-import type { FieldErrors } from "~/core/entries";
+import type { FieldErrors } from "~/core/issues";
 
 /** Units that a weather file may be in. */
 export interface FileUnits {

@@ -1,0 +1,2 @@
+export { fieldErrors, type FieldErrors } from "./field-errors";
+export { issueSentence } from "./issue-sentence";
