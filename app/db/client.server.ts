@@ -17,9 +17,19 @@ export function openGarden(file: string): Db {
   if (file !== ":memory:") mkdirSync(path.dirname(path.resolve(file)), { recursive: true });
   const sqlite = broughtUpToDate(file);
   sqlite.pragma("journal_mode = WAL");
+  // Each commit is on the disk before it is acknowledged: a power cut takes nothing that was said to be saved.
+  sqlite.pragma("synchronous = FULL");
   sqlite.pragma("busy_timeout = 5000");
   sqlite.pragma("foreign_keys = ON");
   return drizzle({ client: sqlite, schema, casing: "snake_case" });
+}
+
+/** @throws {Error} when what stands in the file does not hold together */
+function checkWhole(db: Db, file: string): void {
+  const [{ quick_check: said } = { quick_check: "" }] = db.$client.pragma("quick_check(1)") as { quick_check: string }[]; // prettier-ignore
+  if (said === "ok") return;
+  db.$client.close();
+  throw new Error(`${path.basename(file)} is damaged (${said}). Put back a copy of it, made by “./akmedon copy”.`);
 }
 
 let opened: Db | undefined;
@@ -33,6 +43,7 @@ export function requestDb(): Db {
   if (opened) return opened;
   const file = process.env.AKMEDON_GARDEN ?? "garden.sqlite";
   const db = openGarden(file);
+  checkWhole(db, file);
   const row = theGarden(db);
   const wantsDemo = process.env.AKMEDON_DEMO === "1";
   if (row && (row.demoDay !== null) !== wantsDemo) {

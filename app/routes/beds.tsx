@@ -9,6 +9,7 @@ import { knownGarden } from "~/services/garden/known-garden.server";
 import { BedsPage } from "~/ui/beds/BedsPage";
 import { BED_KIND_LABELS } from "~/views/beds/bed-kinds";
 import { fieldsOf } from "./form";
+import { wholeOrTold } from "~/services/garden/whole-or-told.server";
 
 export const meta: Route.MetaFunction = () => [{ title: "Beds · Akmedon" }];
 
@@ -53,13 +54,13 @@ const Intent = z.discriminatedUnion("intent", [
   z.object({ intent: z.literal("reopen"), plantingId: z.string() }),
 ]);
 
-export async function action({ request }: Route.ActionArgs) {
+export const action = wholeOrTold(async ({ request }: Route.ActionArgs) => {
   const { db, garden } = knownGarden();
   const parsed = Intent.safeParse(await fieldsOf(request));
   if (!parsed.success) throw data("That is not something the beds can do.", { status: 400 });
   const answer = bedsDesk(db, garden, parsed.data);
   return data(answer, { status: isBedsRefusal(answer) ? 400 : 200 });
-}
+});
 
 export default function Beds({ loaderData }: Route.ComponentProps) {
   return <BedsPage {...loaderData} />;

@@ -15,6 +15,7 @@ import type { NotesAnswer } from "~/views/notes/notes-answer";
 import { fieldsOf } from "./form";
 import { knownGarden } from "~/services/garden/known-garden.server";
 import { CropNotesPage } from "~/ui/notes/CropNotesPage";
+import { wholeOrTold } from "~/services/garden/whole-or-told.server";
 
 export const meta: Route.MetaFunction = ({ data: loaded }) => [
   { title: `${(loaded as { notes?: { name: string } } | undefined)?.notes?.name ?? "Field notes"} · Akmedon` },
@@ -44,7 +45,7 @@ const Intent = z.discriminatedUnion("intent", [
   z.object({ intent: z.literal("remove crop") }),
 ]);
 
-export async function action({ request, params }: Route.ActionArgs) {
+export const action = wholeOrTold(async ({ request, params }: Route.ActionArgs) => {
   const { db, garden } = knownGarden();
   const parsed = Intent.safeParse(await fieldsOf(request));
   if (!parsed.success) throw data("That is not something the field notes can do.", { status: 400 });
@@ -84,7 +85,7 @@ export async function action({ request, params }: Route.ActionArgs) {
       return data<NotesAnswer>({ at: "variety", sentence: `${form.name.trim()} is written down.`, done: true });
     }
   }
-}
+});
 
 export default function CropNotesRoute({ loaderData }: Route.ComponentProps) {
   return <CropNotesPage key={loaderData.notes.id} {...loaderData} />;

@@ -3,6 +3,7 @@ import { z } from "zod";
 import type { Route } from "./+types/demo-step";
 import { stepDemo } from "~/services/demo/step-demo.server";
 import { formOf } from "./form";
+import { wholeOrTold } from "~/services/garden/whole-or-told.server";
 
 const Days = z.coerce.number().int().min(1).max(30);
 
@@ -13,7 +14,7 @@ function pageOfOurs(back: string): string {
   return asked?.origin === here ? asked.pathname + asked.search : "/";
 }
 
-export async function action({ request }: Route.ActionArgs) {
+export const action = wholeOrTold(async ({ request }: Route.ActionArgs) => {
   const form = await formOf(request);
   const days = Days.safeParse(form.get("days"));
   const back = pageOfOurs(String(form.get("back") ?? "/"));
@@ -21,4 +22,4 @@ export async function action({ request }: Route.ActionArgs) {
   const outcome = await stepDemo(days.data);
   if (outcome === "not the demo") throw data("Only the demo's clock can be stepped.", { status: 403 });
   return redirect(back);
-}
+});

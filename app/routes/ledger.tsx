@@ -8,6 +8,7 @@ import { ledgerPage } from "~/services/ledger/ledger-page.server";
 import { LedgerPage } from "~/ui/ledger/LedgerPage";
 import { TOTALLED_BY } from "~/views/ledger/ledger-view";
 import { fieldsOf } from "./form";
+import { wholeOrTold } from "~/services/garden/whole-or-told.server";
 
 export const meta: Route.MetaFunction = () => [{ title: "Ledger · Akmedon" }];
 
@@ -20,7 +21,7 @@ export function loader({ request }: Route.LoaderArgs) {
 
 const Intent = z.enum(["add container", "remove container"]);
 
-export async function action({ request }: Route.ActionArgs) {
+export const action = wholeOrTold(async ({ request }: Route.ActionArgs) => {
   const { db } = knownGarden();
   const fields = await fieldsOf(request);
   const intent = Intent.safeParse(fields.intent);
@@ -32,7 +33,7 @@ export async function action({ request }: Route.ActionArgs) {
   if (!form.success) return refuse(fieldErrors(form.error));
   const outcome = addContainer(db, form.data);
   return outcome.status === "refused" ? refuse(outcome.errors) : data({ errors: {} as FieldErrors, done: `${form.data.name} is kept.` }); // prettier-ignore
-}
+});
 
 export default function Ledger({ loaderData }: Route.ComponentProps) {
   return <LedgerPage {...loaderData} />;

@@ -8,6 +8,7 @@ import { fieldsOf } from "./form";
 import { knownGarden } from "~/services/garden/known-garden.server";
 import { fieldErrors } from "~/core/issues";
 import { NotesListPage } from "~/ui/notes/NotesListPage";
+import { wholeOrTold } from "~/services/garden/whole-or-told.server";
 
 export const meta: Route.MetaFunction = () => [{ title: "Field notes · Akmedon" }];
 
@@ -17,7 +18,7 @@ export function loader({ request }: Route.LoaderArgs) {
   return { typed, list: notesPage(db, typed), names: cropNames(cropsOf(db)) };
 }
 
-export async function action({ request }: Route.ActionArgs) {
+export const action = wholeOrTold(async ({ request }: Route.ActionArgs) => {
   const { db } = knownGarden();
   const fields = await fieldsOf(request);
   const refuse = (errors: Partial<Record<string, string>>) => data({ errors }, { status: 400 });
@@ -25,7 +26,7 @@ export async function action({ request }: Route.ActionArgs) {
   if (!form.success) return refuse(fieldErrors(form.error));
   const outcome = addOwnCrop(db, form.data);
   return outcome.status === "refused" ? refuse(outcome.errors) : redirect(`/notes/${outcome.cropId}`);
-}
+});
 
 export default function Notes({ loaderData, actionData }: Route.ComponentProps) {
   return <NotesListPage {...loaderData} errors={actionData?.errors ?? {}} />;

@@ -9,6 +9,7 @@ import { CorrectionForm, correctPick, withdrawPick } from "~/services/ledger/cor
 import { linePage } from "~/services/ledger/line-page.server";
 import { LinePage } from "~/ui/ledger/LinePage";
 import { fieldsOf } from "./form";
+import { wholeOrTold } from "~/services/garden/whole-or-told.server";
 
 export const meta: Route.MetaFunction = () => [{ title: "A line of the ledger · Akmedon" }];
 
@@ -21,7 +22,7 @@ export function loader({ params }: Route.LoaderArgs) {
 
 const Intent = z.enum(["save", "withdraw", "put back", "change lot"]);
 
-export async function action({ request, params }: Route.ActionArgs) {
+export const action = wholeOrTold(async ({ request, params }: Route.ActionArgs) => {
   const { db, garden } = knownGarden();
   const fields = await fieldsOf(request);
   const intent = Intent.safeParse(fields.intent);
@@ -47,7 +48,7 @@ export async function action({ request, params }: Route.ActionArgs) {
       return outcome.status === "refused" ? refuse("line", outcome.fields) : redirect("/ledger");
     }
   }
-}
+});
 
 export default function Line({ loaderData, actionData }: Route.ComponentProps) {
   return <LinePage page={loaderData} answer={actionData} />;

@@ -11,6 +11,7 @@ import { knownGarden } from "~/services/garden/known-garden.server";
 import { PlantingPage } from "~/ui/beds/PlantingPage";
 import { inUnits, sayDay } from "~/views/words";
 import { fieldsOf } from "./form";
+import { wholeOrTold } from "~/services/garden/whole-or-told.server";
 
 export const meta: Route.MetaFunction = () => [{ title: "Change a planting · Akmedon" }];
 
@@ -23,7 +24,7 @@ export function loader({ params }: Route.LoaderArgs) {
 
 const Intent = z.enum(["save", "finish", "over", "reopen", "back", "remove", "log treatment", "withdraw treatment", "restore treatment"]); // prettier-ignore
 
-export async function action({ request, params }: Route.ActionArgs) {
+export const action = wholeOrTold(async ({ request, params }: Route.ActionArgs) => {
   const { db, garden } = knownGarden();
   const { plantingId } = params;
   const refuse = (errors: FieldErrors) => data({ errors: inUnits(errors, garden.unitSystem), done: "" }, { status: 400 }); // prettier-ignore
@@ -70,7 +71,7 @@ export async function action({ request, params }: Route.ActionArgs) {
       return outcome.status === "refused" ? refuse(outcome.errors) : redirect(`/check/${plantingId}`);
     }
   }
-}
+});
 
 export default function Planting({ loaderData, actionData }: Route.ComponentProps) {
   return <PlantingPage page={loaderData} errors={actionData?.errors ?? {}} />;

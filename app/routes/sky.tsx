@@ -6,6 +6,7 @@ import { skyPage } from "~/services/sky/sky-page.server";
 import { formOf } from "./form";
 import { SkyPage } from "~/ui/sky/SkyPage";
 import { inUnits } from "~/views/words";
+import { wholeOrTold } from "~/services/garden/whole-or-told.server";
 
 export const meta: Route.MetaFunction = () => [{ title: "Sky & away · Akmedon" }];
 
@@ -15,12 +16,12 @@ export function loader({ request }: Route.LoaderArgs) {
   return skyPage(db, garden, new URL(request.url).searchParams.get("day"));
 }
 
-export async function action({ request }: Route.ActionArgs) {
+export const action = wholeOrTold(async ({ request }: Route.ActionArgs) => {
   const { db, garden } = knownGarden();
   const answer = await skyDesk(db, garden, await formOf(request));
   if (!answer) throw data("That is not something the sky page can do.", { status: 400 });
   return data(inUnits(answer, garden.unitSystem), { status: isRefusal(answer) ? 400 : 200 });
-}
+});
 
 export default function Sky({ loaderData }: Route.ComponentProps) {
   return <SkyPage view={loaderData} />;
