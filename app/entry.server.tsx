@@ -2,7 +2,7 @@ import { PassThrough } from "node:stream";
 import { createReadableStreamFromReadable } from "@react-router/node";
 import { isbot } from "isbot";
 import { renderToPipeableStream } from "react-dom/server";
-import { ServerRouter, type AppLoadContext, type EntryContext } from "react-router";
+import { isRouteErrorResponse, ServerRouter, type AppLoadContext, type EntryContext } from "react-router";
 import { Nonce } from "~/ui/shell/nonce";
 
 declare module "react-router" {
@@ -14,6 +14,11 @@ declare module "react-router" {
 
 /** A slow part of a page is given up after this; what stands stays. */
 export const streamTimeout = 20_000;
+
+/** What went wrong on our side is written down; an address that is none is not. */
+export function handleError(error: unknown, { request }: { request: Request }): void {
+  if (!request.signal.aborted && !isRouteErrorResponse(error)) console.error(error);
+}
 
 /** Writes a page: what stands at once, slow parts as they come; one that fails does not take the page with it. */
 export default function handleRequest(

@@ -27,6 +27,11 @@ export interface Watch {
 }
 
 const MOST_LETTERS = 8_000_000;
+/** Times before or after these are slips of a file. */
+const FIRST = "1950-01-01T00:00";
+const LAST = "2199-12-31T00:00";
+/** Longer than this nobody is away: our judgement. */
+const LONGEST_DAYS = 366;
 const AHEAD_DAYS = 366;
 /** An endless daily event of thirty years comes to this many turns. */
 const MOST_TURNS = 12_000;
@@ -152,7 +157,9 @@ function timesOf(
   const event = new ICAL.Event(component, { exceptions: [...changed], strictExceptions: false });
   const timeOf = (start: Time, end: Time, clock: (t: Time) => LocalMoment): CalendarTime | undefined => {
     const from = clock(start);
+    if (from < FIRST || from > LAST) throw new Error("its year cannot be right");
     const to = end.compare(start) > 0 ? clock(end) : start.isDate ? `${addDays(from.slice(0, 10), 1)}T00:00` : from;
+    if (to > `${addDays(from.slice(0, 10), LONGEST_DAYS)}T00:00`) throw new Error("it lasts longer than a year");
     return to > floor && to > from ? { from, to, allDay: start.isDate } : undefined;
   };
   if (!event.isRecurring()) return [timeOf(event.startDate, event.endDate, local)].filter((t) => t !== undefined && t.from < ceiling) as CalendarTime[]; // prettier-ignore

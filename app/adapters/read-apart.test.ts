@@ -51,3 +51,21 @@ test("a file of 8 MB would have kept everybody waiting: it is read beside", asyn
   const silence = await longestSilence(work.catch(() => undefined));
   expect(silence).toBeLessThan(2000);
 }, 60_000);
+
+test.each([
+  ["year 0", ["DTSTART:00000101T000000", "DTEND:00000102T000000"], "its year cannot be right"],
+  ["all of time", ["DTSTART:19700101T000000", "DTEND:99991231T235959"], "it lasts longer than a year"],
+  ["the year 9999", ["DTSTART:99990101T000000"], "its year cannot be right"],
+])(
+  "one odd date would have made the sky page an error page: %s is left out and said",
+  async (_, lines, why) => {
+    const odd = ["BEGIN:VEVENT", "UID:odd", "SUMMARY:odd", ...lines, "END:VEVENT"];
+    const reading = await readCalendarApart(calendar(event("choir"), odd), "Europe/London", TODAY);
+    expect(reading).toMatchObject({
+      status: "read",
+      events: [{ name: "choir" }],
+      leftOut: [`“odd” is left out: ${why}.`],
+    });
+  },
+  60_000,
+);
