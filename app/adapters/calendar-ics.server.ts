@@ -17,7 +17,8 @@ export interface CalendarEvent {
 }
 
 export type CalendarReading =
-  { status: "read"; events: CalendarEvent[]; leftOut: string[] } | { status: "refused"; sentence: string };
+  | { status: "read"; events: CalendarEvent[]; leftOut: string[]; cancelled: string[] }
+  | { status: "refused"; sentence: string };
 
 /** For whoever has to end a rule that does not end by itself: the loop is inside the library. */
 export interface Watch {
@@ -67,7 +68,10 @@ export function readCalendar(text: string, timeZone: string, today: IsoDay, watc
     if (watch.endless?.has(place)) throw new Error("its rule never comes to a day");
   };
   const events = calendars.flatMap((c) => eventsOf(c, timeZone, today, leftOut, next));
-  return { status: "read", events, leftOut };
+  // They take no time any more: what they brought before goes.
+  const off = calendars.flatMap((c) => c.getAllSubcomponents("vevent").filter((e) => takesNoTime(e) && !e.getFirstProperty("recurrence-id"))); // prettier-ignore
+  const cancelled = [...new Set(off.map((e) => String(e.getFirstPropertyValue("uid") ?? "")).filter(Boolean))];
+  return { status: "read", events, leftOut, cancelled };
 }
 
 type Component = InstanceType<typeof ICAL.Component>;

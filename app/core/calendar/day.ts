@@ -4,6 +4,16 @@ import { z } from "zod";
 export const IsoDay = z.iso.date({ error: "That is not a day in the calendar. Write it like 2026-05-03." });
 export type IsoDay = z.infer<typeof IsoDay>;
 
+/** Days earlier than this, or later than that, are slips of a date or of a clock. */
+export const FIRST_DAY = "1950-01-01";
+export const LAST_DAY = "2199-12-31";
+
+/** A day that a garden's record may speak of. */
+export const RecordDay = IsoDay.refine(
+  (d) => d >= FIRST_DAY && d <= LAST_DAY,
+  "That year cannot be right. Write it like 2026-05-03.",
+);
+
 const MS_PER_DAY = 86_400_000;
 
 /** Days asked for before: a garden asks for the same few hundred over and over. */

@@ -1,4 +1,16 @@
-export { IsoDay, addDays, dayInZone, dayNumber, dayOfYear, daysBetween, isoDay, weekday } from "./day";
+export {
+  FIRST_DAY,
+  IsoDay,
+  LAST_DAY,
+  RecordDay,
+  addDays,
+  dayInZone,
+  dayNumber,
+  dayOfYear,
+  daysBetween,
+  isoDay,
+  weekday,
+} from "./day";
 export { dayLength, dayOfLight } from "./day-length";
 export { ClockTime, LocalMoment, clockTime, hoursOfDay, instantOf, localMoment, minutesOf } from "./local-time";
 export { sunTimes, twilight } from "./sun-times";

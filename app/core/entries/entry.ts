@@ -1,17 +1,7 @@
 import { z } from "zod";
-import { IsoDay } from "../calendar";
+import { RecordDay } from "../calendar";
 import { CONDITIONS, FATES } from "../ledger";
 import { SeasonCrop } from "../seasons";
-
-/** Days earlier than this, or later than that, are slips of a date or of a device's clock. */
-export const FIRST_DAY = "1950-01-01";
-export const LAST_DAY = "2199-12-31";
-
-/** A day that a garden's record may speak of. */
-const Day = IsoDay.refine(
-  (d) => d >= FIRST_DAY && d <= LAST_DAY,
-  "That year cannot be right. Write it like 2026-05-03.",
-);
 
 /** What every entry carries: its own number, who sends it, the how-manieth it is there, and when it was done. */
 const envelope = {
@@ -22,7 +12,7 @@ const envelope = {
 };
 const planting = z.string("Say which planting.").min(1, "Say which planting.").max(100);
 /** Day it speaks of, when the gardener says another than that of `at`. */
-const on = Day.optional();
+const on = RecordDay.optional();
 const text = (what: string, most: number) =>
   z.string(`Write the ${what} as text.`).trim().max(most, `Keep the ${what} under ${most} letters.`);
 

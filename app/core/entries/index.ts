@@ -5,8 +5,6 @@ export {
   EntryAnswer,
   EntryAnswers,
   EntryBatch,
-  FIRST_DAY,
-  LAST_DAY,
   LookBody,
   MOST_ENTRIES,
   PickBody,

@@ -31,17 +31,17 @@ export function handsOn(rules: HandsRules, day: IsoDay): DayHands {
   const because = new Set<string>();
   const slots = { morning: 0, midday: 0, evening: 0 };
   let here = 0;
+  const gone = trips.map((t) => awayWithin(t, day));
+  const busy = rules.busy.flatMap((b) => ({ name: b.name, taken: takenWithin(b.from, b.to, day) }));
   for (const slot of SLOTS) {
+    const home = 1 - shareOf(slot, gone);
+    if (home < 1) for (const t of trips) because.add(t.name);
+    here += home;
+    for (const b of busy) if (shareOf(slot, [b.taken]) > 0) because.add(b.name);
+    // Minutes said for this very day were said knowing what else there is.
     const own = rules.exceptions.find((e) => e.day === day && e.slot === slot);
-    let share = trips.length > 0 ? Math.min(...trips.map((t) => shareAtHome(t, day, slot))) : 1;
-    if (share < 1) for (const t of trips) because.add(t.name);
-    here += share;
-    for (const b of rules.busy) {
-      const taken = shareTaken(b.from, b.to, day, slot);
-      if (taken > 0) because.add(b.name);
-      share = Math.max(0, share - taken);
-    }
-    slots[slot] = Math.round((own?.minutes ?? usual[slot]) * share);
+    const share = 1 - shareOf(slot, [...gone, ...busy.map((b) => b.taken)]);
+    slots[slot] = own ? own.minutes : Math.round(usual[slot] * share);
   }
   const away = trips.length > 0 && here < 0.02;
   const helper = away ? helperOn(rules, day) : null;
@@ -57,18 +57,32 @@ export function handsOn(rules: HandsRules, day: IsoDay): DayHands {
   };
 }
 
-function shareAtHome(trip: Trip, day: IsoDay, slot: Slot): number {
-  const gone = day === trip.from && trip.leaveAt ? minutesOf(trip.leaveAt) : 0;
-  const back = day === trip.to && trip.backAt ? minutesOf(trip.backAt) : DAY_MINUTES;
-  return Math.max(0, 1 - shareWithin(slot, gone, back));
+type Stretch = readonly [from: number, to: number];
+
+/** Minutes of a day that a trip takes. */
+function awayWithin(trip: Trip, day: IsoDay): Stretch {
+  return [
+    day === trip.from && trip.leaveAt ? minutesOf(trip.leaveAt) : 0,
+    day === trip.to && trip.backAt ? minutesOf(trip.backAt) : DAY_MINUTES,
+  ];
 }
 
-/** Share of a slot that a busy time takes; it may run over midnight or over days. */
-function shareTaken(from: string, to: string, day: IsoDay, slot: Slot): number {
-  if (to <= `${day}T00:00` || from >= `${addDays(day, 1)}T00:00`) return 0;
+/** Minutes of a day that a busy time takes; it may run over midnight or over days. */
+function takenWithin(from: string, to: string, day: IsoDay): Stretch {
+  if (to <= `${day}T00:00` || from >= `${addDays(day, 1)}T00:00`) return [0, 0];
   const start = from.slice(0, 10) < day ? 0 : minutesOf(from.slice(11));
   const end = to.slice(0, 10) > day ? DAY_MINUTES : minutesOf(to.slice(11));
-  return shareWithin(slot, start, end);
+  return [start, end];
+}
+
+/** Share of a slot that some stretches take together: where they overlap, they take it once. */
+function shareOf(slot: Slot, stretches: readonly Stretch[]): number {
+  let [share, reached] = [0, 0];
+  for (const [from, to] of [...stretches].sort(([a], [b]) => a - b)) {
+    share += to > reached ? shareWithin(slot, Math.max(from, reached), to) : 0;
+    reached = Math.max(reached, to);
+  }
+  return Math.min(1, share);
 }
 
 /** The helper whose turn it is on a day away. */

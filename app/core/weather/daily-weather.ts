@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { IsoDay } from "../calendar";
+import { RecordDay } from "../calendar";
 
 /** A share or odds that a service may or may not tell. */
 const share = z.number().min(0).max(1).nullish();
@@ -7,7 +7,7 @@ const share = z.number().min(0).max(1).nullish();
 /** One day of weather. Low and high in °C; rain in mm; wind is the strongest of the day, km/h. */
 export const DailyWeather = z
   .object({
-    day: IsoDay,
+    day: RecordDay,
     minC: z.number().min(-70, "colder than any place on earth").max(50, "warmer than any night on earth"),
     maxC: z.number().min(-70, "colder than any place on earth").max(60, "hotter than any place on earth"),
     rainMm: z.number().min(0, "rain below zero").max(2000, "more rain than ever fell in a day").nullable(),

@@ -40,6 +40,9 @@ const USUAL_WIND = 0.45;
 /** A day with less rain than this wets nothing for long, mm. */
 const WETS_MM = 0.3;
 
+/** The hour that is nearest: services tell whole hours of the world’s clock, and some zones are half an hour off it. */
+const hourOf = (ms: number) => Math.round(ms / 3_600_000);
+
 /**
  * The hours of the coming days: temperature by the curve of the day, dew point, rain, and whether leaves are wet.
  * Days beyond the forecast have no hours: a usual day is no call.
@@ -50,7 +53,7 @@ const WETS_MM = 0.3;
 export function skyHours(track: SkyTrack, place: Place, days: number, told: readonly HourTold[]): DayHours[] {
   const today = trackIndex(track, track.today);
   const first = Math.max(0, today - 1);
-  const hoursTold = new Map(told.map((h) => [Date.parse(h.at), h]));
+  const hoursTold = new Map(told.map((h) => [hourOf(Date.parse(h.at)), h]));
   const found: DayHours[] = [];
   const leaf: (LeafHour & { day: number })[] = [];
   const made: SkyHour[] = [];
@@ -69,13 +72,13 @@ export function skyHours(track: SkyTrack, place: Place, days: number, told: read
     const day = addDays(track.from, i);
     const about = [i - 1, i, i + 1].filter((k) => k >= 0 && k < track.minC.length).map(curveOf);
     const instants = hoursOfDay(day, place.timeZone);
-    const rainOf = instants.map((at) => hoursTold.get(at.getTime())?.rainMm ?? null);
+    const rainOf = instants.map((at) => hoursTold.get(hourOf(at.getTime()))?.rainMm ?? null);
     const allTold = rainOf.every((r) => r !== null);
     const spread = (track.rainMm[i] ?? 0) >= WETS_MM ? (track.rainMm[i] ?? 0) / instants.length : 0;
     const rainHoursKnown = allTold || (track.rainMm[i] !== null && spread === 0);
     const openSky = opennessOf(track, i);
     instants.forEach((at, n) => {
-      const h = hoursTold.get(at.getTime());
+      const h = hoursTold.get(hourOf(at.getTime()));
       const airC = clampC(h?.airC ?? temperatureAt(about, at.getTime()) ?? track.minC[i]!);
       const dewPointC = Math.min(airC, clampC(h?.dewPointC ?? track.dewPointC[i] ?? track.minC[i]!));
       const humidity = relativeHumidity(airC, dewPointC);

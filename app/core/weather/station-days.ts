@@ -30,6 +30,8 @@ const STEP_C_AN_HOUR = 3;
 const MOST_STEP_C = 22;
 /** Air this far from the usual mean of the date is a fault, °C: our judgement. */
 const FAR_C = 28;
+/** A reading this near may bear another out, hours: our judgement. */
+const NEIGHBOUR_HOURS = 6;
 /** A day counts when this share of its hours has a reading. */
 const COVERED = 0.8;
 
@@ -88,13 +90,23 @@ function believed(
       refused.push({ at: r.at, why: `${r.airC} °C cannot be` });
     else if (twice.get(ms)!.size > 1) refused.push({ at: r.at, why: "told twice, with two figures" });
     else if (last && Date.parse(last.at) === ms) continue;
-    else if (Math.abs(r.airC - usual(new Date(r.at))) > FAR_C)
+    else if (
+      Math.abs(r.airC - usual(new Date(r.at))) > FAR_C &&
+      !borneOut(r, last ?? sorted.find((x) => Date.parse(x.at) > ms))
+    )
       refused.push({ at: r.at, why: `${r.airC} °C is far from what is usual` });
     else if (last && Math.abs(r.airC - last.airC) > mostStep((ms - Date.parse(last.at)) / 3_600_000))
       refused.push({ at: r.at, why: `jumped from ${last.airC} to ${r.airC} °C` });
     else good.push(r);
   }
   return good;
+}
+
+/** Real cold comes by steps that a neighbour bears out: far from the usual is a fault only where it stands alone. */
+function borneOut(r: StationReading, neighbour: StationReading | undefined): boolean {
+  if (!neighbour) return false;
+  const hours = Math.abs(Date.parse(r.at) - Date.parse(neighbour.at)) / 3_600_000;
+  return hours <= NEIGHBOUR_HOURS && Math.abs(r.airC - neighbour.airC) <= mostStep(hours);
 }
 
 const mostStep = (hours: number) => Math.min(MOST_STEP_C, STEP_C + STEP_C_AN_HOUR * hours);

@@ -1,5 +1,5 @@
-import { and, count, desc, eq, gte, lt, max, sql } from "drizzle-orm";
-import type { IsoDay } from "~/core/calendar";
+import { and, between, count, desc, eq, gte, lt, max, sql } from "drizzle-orm";
+import { FIRST_DAY, LAST_DAY, type IsoDay } from "~/core/calendar";
 import type { DailyWeather, HourTold } from "~/core/weather";
 import type { Db } from "../db.server";
 import { forecastDay, forecastIssue } from "../schema/index.server";
@@ -18,7 +18,7 @@ export function issuesSince(db: Db, day: IsoDay): ForecastIssueRow[] {
 
 /** Days that one forecast speaks of. */
 export function daysOfIssue(db: Db, issueId: string) {
-  const rows = db.select().from(forecastDay).where(eq(forecastDay.issueId, issueId)).all();
+  const rows = db.select().from(forecastDay).where(and(eq(forecastDay.issueId, issueId), between(forecastDay.day, FIRST_DAY, LAST_DAY))).all(); // prettier-ignore
   return rows.map(({ issueId, ...day }) => day);
 }
 
@@ -28,7 +28,7 @@ export function archivedSince(db: Db, day: IsoDay) {
     .select()
     .from(forecastDay)
     .innerJoin(forecastIssue, eq(forecastDay.issueId, forecastIssue.id))
-    .where(gte(forecastIssue.issuedOn, day))
+    .where(and(gte(forecastIssue.issuedOn, day), between(forecastDay.day, FIRST_DAY, LAST_DAY)))
     .all()
     .map((row) => ({ ...row.forecast_day, issuedOn: row.forecast_issue.issuedOn }));
 }

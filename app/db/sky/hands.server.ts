@@ -1,6 +1,6 @@
-import { asc, eq, like, or } from "drizzle-orm";
+import { and, asc, eq, gte, like, lte, or } from "drizzle-orm";
 import { SLOTS, type HandsRules, type Slot, type SlotMinutes } from "~/core/hands";
-import type { IsoDay } from "~/core/calendar";
+import { FIRST_DAY, LAST_DAY, type IsoDay } from "~/core/calendar";
 import type { Db } from "../db.server";
 import { busyTime, dayMinutes, helper, slotMinutes, trip } from "../schema/index.server";
 
@@ -46,13 +46,20 @@ export function replaceDayMinutes(db: Db, day: IsoDay, minutes: Partial<Record<S
   });
 }
 
+/** Takes back the own minutes of days from one to another. */
+export function forgetDayMinutes(db: Db, from: IsoDay, to: IsoDay): void {
+  db.delete(dayMinutes)
+    .where(and(gte(dayMinutes.day, from), lte(dayMinutes.day, to)))
+    .run();
+}
+
 /** Days with minutes of their own. */
 export function daysWithOwnMinutes(db: Db): Set<IsoDay> {
   return new Set(db.select({ day: dayMinutes.day }).from(dayMinutes).all().map((d) => d.day)); // prettier-ignore
 }
 
 export function allTrips(db: Db): TripRow[] {
-  return db.select().from(trip).orderBy(asc(trip.fromDay)).all();
+  return db.select().from(trip).where(and(gte(trip.fromDay, FIRST_DAY), lte(trip.toDay, LAST_DAY))).orderBy(asc(trip.fromDay)).all(); // prettier-ignore
 }
 
 export function insertTrip(db: Db, row: typeof trip.$inferInsert): void {

@@ -1,4 +1,5 @@
-import { asc, count, desc, getTableColumns, max, min, ne, sql } from "drizzle-orm";
+import { asc, between, count, desc, getTableColumns, max, min, ne, not, sql } from "drizzle-orm";
+import { FIRST_DAY, LAST_DAY } from "~/core/calendar";
 import type { DailyWeather } from "~/core/weather";
 import type { Db } from "../db.server";
 import { weatherDay } from "../schema/index.server";
@@ -11,9 +12,17 @@ const CHUNK = 500;
 const { day, minC, maxC, rainMm, windKmh, dewPointC, cloudShare } = getTableColumns(weatherDay);
 const FIGURES = { day, minC, maxC, rainMm, windKmh, dewPointC, cloudShare };
 
+/** A day whose year can be right; what an earlier version let in otherwise is left aside. */
+const usable = between(weatherDay.day, FIRST_DAY, LAST_DAY);
+
+/** Days on record whose year cannot be right. */
+export function oddDays(db: Db): number {
+  return db.select({ n: count() }).from(weatherDay).where(not(usable)).get()?.n ?? 0;
+}
+
 /** The record, the oldest day first. */
 export function observedDays(db: Db): DailyWeather[] {
-  return db.select(FIGURES).from(weatherDay).orderBy(asc(weatherDay.day)).all();
+  return db.select(FIGURES).from(weatherDay).where(usable).orderBy(asc(weatherDay.day)).all();
 }
 
 /** Writes observed days in one transaction; a day already there is replaced, unless it was written by hand. */
@@ -52,6 +61,7 @@ export function recordSpan(db: Db) {
       changedAt: max(weatherDay.importedAt),
     })
     .from(weatherDay)
+    .where(usable)
     .get();
 }
 

@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { FIRST_DAY } from "~/core/entries";
+import { FIRST_DAY } from "~/core/calendar";
 import { type FieldErrors } from "~/core/issues";
 import { START_EVENTS } from "~/core/crops";
 import { plantsInRow, type Stand } from "~/core/life";

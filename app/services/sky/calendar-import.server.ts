@@ -13,7 +13,7 @@ export async function proposeCalendar(row: GardenRow, text: string): Promise<Cal
   const today = todayOf(row);
   const read = await readCalendarApart(text, row.timeZone, today);
   if (read.status === "refused") return read;
-  if (read.events.length === 0)
+  if (read.events.length === 0 && read.cancelled.length === 0)
     return {
       status: "refused",
       sentence: `Nothing in the file takes time from today on.${read.leftOut.length ? ` ${read.leftOut[0]}` : ""}`,
@@ -41,6 +41,7 @@ export async function takeCalendar(
   if (read.status === "refused") return read;
   let [trips, busy] = [0, 0];
   db.transaction(() => {
+    for (const uid of read.cancelled) deleteOfCalendarEvent(db, uid);
     for (const event of read.events) {
       const use = chosen(event.uid);
       deleteOfCalendarEvent(db, event.uid);

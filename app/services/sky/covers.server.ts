@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { IsoDay } from "~/core/calendar";
+import { RecordDay } from "~/core/calendar";
 import { CoverKind } from "~/core/hazards";
 import type { Db } from "~/db/client.server";
 import { bedById } from "~/db/beds/beds.server";
@@ -7,7 +7,7 @@ import { replaceCover } from "~/db/sky/covers.server";
 
 export const CoverForm = z.object({
   bedId: z.string(),
-  evening: IsoDay,
+  evening: RecordDay,
   cover: z.union([CoverKind, z.literal("none")]),
 });
 

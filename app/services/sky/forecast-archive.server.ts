@@ -9,7 +9,6 @@ import {
   type ForecastError,
 } from "~/core/weather";
 import type { Db } from "~/db/client.server";
-import { recordSpan } from "~/db/sky/weather.server";
 import {
   archiveState,
   archivedSince,
@@ -29,13 +28,17 @@ export function newestForecast(
   today: IsoDay,
 ): { days: ForecastDay[]; hours: HourTold[]; newest: ForecastIssueRow | undefined } {
   // A demo stepped back, or a clock set right, leaves issues of days to come.
-  const issues = issuesSince(db, addDays(today, -MOST_AGE_DAYS)).filter((i) => i.issuedOn <= today);
+  const issues = issuesSince(db, addDays(today, -MOST_AGE_DAYS))
+    .filter((i) => i.issuedOn <= today)
+    // As instants: texts of different zones do not sort.
+    .sort((a, b) => Date.parse(b.issuedAt) - Date.parse(a.issuedAt) || b.fetchedAt.localeCompare(a.fetchedAt));
   const days = new Map<IsoDay, ForecastDay>();
   for (const issue of issues)
     for (const d of daysOfIssue(db, issue.id))
       if (!days.has(d.day)) days.set(d.day, { ...d, issuedOn: issue.issuedOn });
-  const newest = issues[0];
-  return { days: [...days.values()], hours: newest?.hours ? hoursOf(newest.hours) : [], newest };
+  // A day typed by hand tells no hours, and takes none away.
+  const withHours = issues.find((i) => i.hours !== null);
+  return { days: [...days.values()], hours: withHours ? hoursOf(withHours.hours!) : [], newest: issues[0] };
 }
 
 function hoursOf(json: string): HourTold[] {
@@ -43,14 +46,20 @@ function hoursOf(json: string): HourTold[] {
   return parsed.success ? parsed.data : [];
 }
 
+/** Another record has another sum: clocks that stand or run back do not hide a correction. */
+const checksum = (days: readonly DailyWeather[]) =>
+  days.reduce(
+    (sum, d, n) => sum + (n + 1) * (3 * d.minC + 5 * d.maxC + 7 * (d.rainMm ?? -1) + 11 * (d.windKmh ?? -1)),
+    0,
+  );
+
 const measured = new WeakMap<Db, { key: string; error: ForecastError }>();
 
 /** What forecasts have been found to miss by; worked out anew when the archive or the record has grown. */
 export function measuredErrorOf(db: Db, observed: readonly DailyWeather[], normals: ClimateNormals): ForecastError {
   const last = observed.reduce((day, d) => (d.day > day ? d.day : day), "");
-  const record = recordSpan(db);
   const archived = archiveState(db);
-  const key = `${archived?.issues}|${archived?.last}|${observed.length}|${last}|${record?.changedAt}`;
+  const key = `${archived?.issues}|${archived?.last}|${observed.length}|${last}|${checksum(observed)}`;
   const known = measured.get(db);
   if (known?.key === key) return known.error;
   const archive = archivedSince(db, last ? addDays(last, -MEASURED_DAYS) : "");

@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { IsoDay, weekday } from "~/core/calendar";
-import { SLOTS, Slot } from "~/core/hands";
+import { IsoDay, RecordDay } from "~/core/calendar";
+import { handsOn, SLOTS, Slot } from "~/core/hands";
 import type { Db } from "~/db/client.server";
 import { handsRules, replaceDayMinutes, saveSlotMinutes } from "~/db/sky/hands.server";
 
@@ -27,17 +27,21 @@ export function setWeek(db: Db, { minutes }: z.infer<typeof WeekForm>): void {
 
 /** Minutes of one day: of one part, or of the whole day shared out as on its usual weekday. */
 export const DayForm = z.object({
-  day: IsoDay,
+  day: RecordDay,
   slot: z.union([Slot, z.literal("all")]).default("all"),
   minutes: Minutes,
 });
 
 export function setDay(db: Db, { day, slot, minutes }: z.infer<typeof DayForm>): void {
   const rules = handsRules(db);
-  const usual = rules.minutesByWeekday[weekday(day)]!;
-  const own = Object.fromEntries(SLOTS.map((s) => [s, rules.exceptions.find((e) => e.day === day && e.slot === s)?.minutes ?? usual[s]])) as Record<Slot, number>; // prettier-ignore
-  const next = slot === "all" ? shared(own, minutes) : { ...own, [slot]: minutes };
-  replaceDayMinutes(db, day, Object.fromEntries(SLOTS.filter((s) => next[s] !== usual[s]).map((s) => [s, next[s]])));
+  const before = handsOn(rules, day).slots;
+  const otherwise = handsOn({ ...rules, exceptions: [] }, day).slots;
+  const next = slot === "all" ? shared(before, minutes) : { ...before, [slot]: minutes };
+  replaceDayMinutes(
+    db,
+    day,
+    Object.fromEntries(SLOTS.filter((s) => next[s] !== otherwise[s]).map((s) => [s, next[s]])),
+  );
 }
 
 /** A day's total shared out as before; a day that had none gets it in the evening. */

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { issueSentence } from "~/core/issues";
-import { IsoDay } from "~/core/calendar";
+import { RecordDay } from "~/core/calendar";
 import { celsiusFrom, type UnitSystem } from "~/core/units";
 import { DailyWeather } from "~/core/weather";
 import type { Db } from "~/db/client.server";
@@ -19,7 +19,7 @@ const typed = (what: string) =>
 const optional = (what: string) => z.union([z.literal("").transform(() => null), typed(what)], `Write the ${what} as a number, or leave it empty.`); // prettier-ignore
 
 export const HandWeatherForm = z.object({
-  day: IsoDay,
+  day: RecordDay,
   low: typed("low"),
   high: typed("high"),
   rain: optional("rain").default(null),

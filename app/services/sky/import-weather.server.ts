@@ -72,8 +72,11 @@ function take(
   db.transaction(() => {
     saveObserved(db, observed, source);
     if (forecast.length > 0) {
-      const told = localMoment(new Date(issuedAt), row.timeZone).slice(0, 10);
-      saveForecast(db, { source, issuedAt, issuedOn: told < today ? told : today, days: forecast, hours: [] });
+      // None is newer than now: one that says so would outrank all that follow.
+      const now = gardenNow(row).toISOString();
+      const at = new Date(issuedAt).toISOString();
+      const told = localMoment(new Date(at), row.timeZone).slice(0, 10);
+      saveForecast(db, { source, issuedAt: at < now ? at : now, issuedOn: told < today ? told : today, days: forecast, hours: [] }); // prettier-ignore
     }
   });
   return {

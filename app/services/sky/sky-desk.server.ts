@@ -15,6 +15,7 @@ import { importWeather } from "./import-weather.server";
 import { fieldErrors } from "~/core/issues";
 import { CALENDAR_USES, type SkyAnswer } from "~/views/sky/sky-answer";
 import { refreshWeather } from "./refresh-weather.server";
+import { todayOf } from "../garden/clock.server";
 import { standIns } from "./stand-ins.server";
 import { TripForm, removeTrip, saveTrip } from "./trips.server";
 
@@ -43,11 +44,12 @@ const one = (name: string) => (form: FormData) => text(form.get(name));
 
 const DESK = new Map<string, Desk>(
   Object.entries({
-    "save trip": parsed("trip", TripForm, fields, (trip, db) =>
-      saveTrip(db, trip).status === "saved"
-        ? { at: "trip", done: `${trip.name} noted; the plan works round it.` }
-        : { at: "trip", errors: { name: "This trip is no longer there." } },
-    ),
+    "save trip": parsed("trip", TripForm, fields, (trip, db, garden) => {
+      if (saveTrip(db, trip).status !== "saved")
+        return { at: "trip", errors: { name: "This trip is no longer there." } };
+      const over = trip.to < todayOf(garden);
+      return { at: "trip", done: `${trip.name} noted; ${over ? "it is over, so the plan stays as it is" : "the plan works round it"}.` }; // prettier-ignore
+    }),
     "remove trip": parsed("trip", z.string(), one("id"), (id, db) => {
       if (!removeTrip(db, id)) return { at: "trip", errors: { name: "This trip is no longer there." } };
       return { at: "trip", done: "Trip removed." };

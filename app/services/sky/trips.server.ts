@@ -1,7 +1,7 @@
 import { z } from "zod";
-import { ClockTime, IsoDay, daysBetween } from "~/core/calendar";
+import { ClockTime, daysBetween, RecordDay } from "~/core/calendar";
 import type { Db } from "~/db/client.server";
-import { deleteTrip, insertTrip, updateTrip } from "~/db/sky/hands.server";
+import { allTrips, deleteTrip, forgetDayMinutes, insertTrip, updateTrip } from "~/db/sky/hands.server";
 
 /** An hour typed or left empty. */
 const hour = z
@@ -9,14 +9,14 @@ const hour = z
   .default("")
   .transform((t) => t || null);
 
-const areDays = (...days: string[]) => days.every((d) => IsoDay.safeParse(d).success);
+const areDays = (...days: string[]) => days.every((d) => RecordDay.safeParse(d).success);
 
 export const TripForm = z
   .object({
     id: z.string().default(""),
     name: z.string().trim().min(1, "Say where or why, in a word.").max(60, "Keep it under 60 letters."),
-    from: IsoDay,
-    to: IsoDay,
+    from: RecordDay,
+    to: RecordDay,
     leaveAt: hour,
     backAt: hour,
   })
@@ -35,11 +35,16 @@ export type TripForm = z.infer<typeof TripForm>;
 /** Adds a trip, or changes the one it names: no hands while it lasts. */
 export function saveTrip(db: Db, form: TripForm): { status: "saved" } | { status: "not there" } {
   const values = { name: form.name, fromDay: form.from, toDay: form.to, leaveAt: form.leaveAt, backAt: form.backAt };
-  if (!form.id) {
-    insertTrip(db, { id: crypto.randomUUID(), ...values });
+  return db.transaction(() => {
+    const before = allTrips(db).find((t) => t.id === form.id);
+    if (form.id && !before) return { status: "not there" };
+    const sameDays = before?.fromDay === form.from && before.toDay === form.to;
+    // Minutes said for a day that is now away were said before it was.
+    if (!sameDays) forgetDayMinutes(db, form.from, form.to);
+    if (before) updateTrip(db, form.id, values);
+    else insertTrip(db, { id: crypto.randomUUID(), ...values });
     return { status: "saved" };
-  }
-  return { status: updateTrip(db, form.id, values) ? "saved" : "not there" };
+  });
 }
 
 export function removeTrip(db: Db, id: string): boolean {

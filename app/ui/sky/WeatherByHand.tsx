@@ -1,4 +1,5 @@
 import { Box } from "@chakra-ui/react";
+import { useEffect, useRef } from "react";
 import type { SkyView } from "~/views/sky/sky-view";
 import { Field } from "~/ui/forms/Field";
 import { Action, Quiet, TextInput } from "~/ui/theme/parts";
@@ -9,6 +10,11 @@ import { useSkyDesk } from "./useSkyDesk";
 /** A day read off the household's own thermometer, or heard on the radio. */
 export function WeatherByHand({ view }: { view: SkyView }) {
   const { Form, answer, errors } = useSkyDesk();
+  // What was noted is gone from the fields: the next day’s rain is another.
+  const fields = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    if (answer?.done) fields.current?.closest("form")?.reset();
+  }, [answer]);
   const [degrees, rain, wind] = view.units === "metric" ? ["°C", "mm", "km/h"] : ["°F", "in", "mph"];
   return (
     <Card title="Weather by hand">
@@ -16,7 +22,7 @@ export function WeatherByHand({ view }: { view: SkyView }) {
         A day gone by goes into the record, and no service writes over it; a day to come counts as your own forecast.
       </Quiet>
       <Form method="post" action="/sky">
-        <Box display="grid" gap="8px" gridTemplateColumns="repeat(auto-fit, minmax(148px, 1fr))">
+        <Box ref={fields} display="grid" gap="8px" gridTemplateColumns="repeat(auto-fit, minmax(148px, 1fr))">
           <Field label="Day" error={errors.day}>
             {(ids) => (
               <TextInput {...ids} type="date" name="day" defaultValue={view.record.yesterday} paddingInline="6px" />
