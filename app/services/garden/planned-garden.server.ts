@@ -3,7 +3,8 @@ import { losersOf, moveCosts, solvePlan, type Loser, type Plan } from "~/core/pl
 import type { Db } from "~/db/client.server";
 import type { GardenRow } from "~/db/garden/garden.server";
 import type { Planned } from "~/views/planned";
-import { todayOf } from "./clock.server";
+import { revisionOf } from "~/db/revision.server";
+import { gardenNow, todayOf } from "./clock.server";
 import { gardenState } from "./garden-state.server";
 import { cropsOf } from "./household-crops.server";
 
@@ -12,6 +13,8 @@ interface Kept {
   outlooks: KeptOutlooks;
   planned?: Planned;
   losers?: Loser[];
+  /** Of what state of the file, of which day and hour it was worked out. */
+  of?: string;
 }
 
 const kept = new WeakMap<Db, Kept>();
@@ -22,16 +25,28 @@ export function plannedGarden(db: Db, row: GardenRow): Planned {
   const today = todayOf(row);
   const before: Kept = kept.get(db) ?? { outlooks: { plantings: new Map() } };
   kept.set(db, before);
+  const of = stateOf(db, row);
+  if (before.planned && before.of === of) return before.planned;
   const outlook = lookAhead(gardenState(db, row, today), cropsOf(db), undefined, before.outlooks);
+  // Kept once all of it is there: what fails halfway is worked out again.
+  const keep = (planned: Planned) => {
+    before.planned = planned;
+    before.of = of;
+    return planned;
+  };
   if (before.planned && sameProblem(before.planned.outlook, outlook)) {
-    before.planned = { ...before.planned, outlook };
-    return before.planned;
+    return keep({ ...before.planned, outlook });
   }
   const plan = solvePlan(outlook.problem);
-  before.planned = { today, outlook, plan, moveCosts: costsOf(outlook, plan), units: row.unitSystem };
   delete before.losers;
-  return before.planned;
+  return keep({ today, outlook, plan, moveCosts: costsOf(outlook, plan), units: row.unitSystem });
 }
+
+/** Minutes in which a plan does not age: our judgement. */
+const PART_MS = 10 * 60_000;
+
+/** What a plan is worked out of: while it is the same, nothing is read again. */
+const stateOf = (db: Db, row: GardenRow) => `${revisionOf(db)} ${Math.floor(gardenNow(row).getTime() / PART_MS)} ${JSON.stringify(row)}`; // prettier-ignore
 
 /** Whether two outlooks ask the same of the planner. */
 function sameProblem(before: GardenOutlook, now: GardenOutlook): boolean {
