@@ -24,7 +24,7 @@ type Hour = Shown["hours"][number];
 
 const SLOT_WORDS: Record<UnitSystem, Record<Slot, string>> = {
   metric: { morning: "Cool morning, 6 to 10", midday: "Midday, 10 to 16", evening: "Evening, 16 to 21" },
-  us: { morning: "Cool morning, 6 to 10 am", midday: "Midday, 10 am to 4 pm", evening: "Evening, 4 to 9 pm" },
+  us: { morning: "Cool morning, 6–10 am", midday: "Midday, 10 am–4 pm", evening: "Evening, 4–9 pm" },
 };
 
 /** The hours of one day: warmth, dew point, rain, wet leaves and what stops a round; its minutes by part of the day. */
