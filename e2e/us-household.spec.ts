@@ -19,7 +19,9 @@ test("every screen and sheet of a US garden, as it is drawn, speaks its units, i
   await page.goto(`${usDemo.url}/beds`);
   const plantings = await links("/plantings/");
   expect(plantings.length).toBeGreaterThan(15);
-  for (const path of plantings) {
+  // Each planting says the same at either size: the wide one asks all of them.
+  const asked = test.info().project.name === "table" ? plantings : plantings.slice(0, 4);
+  for (const path of asked) {
     await read(path);
     await read(path.replace("/plantings/", "/check/"));
   }
