@@ -34,14 +34,10 @@ export class GardenServer {
   }
 
   async start(): Promise<void> {
-    this.process = spawn(
-      "node",
-      ["--import", "./e2e/fixed-clock.mjs", "--import", "tsx", "server/start.ts"],
-      {
-        env: this.env,
-        stdio: "ignore",
-      },
-    );
+    this.process = spawn("node", ["--import", "./e2e/fixed-clock.mjs", "--import", "tsx", "server/start.ts"], {
+      env: this.env,
+      stdio: "ignore",
+    });
     for (let tries = 0; tries < 300; tries++) {
       const up = await fetch(`${this.url}/icon.svg`).then(
         (r) => r.ok,
