@@ -25,7 +25,7 @@ test("a new household: place, beds, plantings in a line, weather from a file, a 
   await expect(page).toHaveURL(/beds/);
   await page.getByRole("button", { name: "Add the bed" }).click();
   await expect(page.getByText("Give the bed a name you would say aloud.")).toBeVisible();
-  await page.getByLabel("Name").fill("Long bed");
+  await page.getByLabel("Name", { exact: true }).fill("Long bed");
   await page.getByRole("button", { name: "Add the bed" }).click();
   const line = page.getByLabel("Add a planting to Long bed");
   await line.fill("6 tulips, sown 3 May");

@@ -41,13 +41,13 @@ test("field notes: search a cue, change a value, choose a school, write a variet
   await expect(page.getByText("30 mm to 45 mm")).toBeVisible();
   await page.goto(`${demo.url}/notes`);
   await page.locator("summary", { hasText: "Add a crop of your own" }).click();
-  await page.getByLabel("Name").fill("Oca");
+  await page.getByLabel("Name", { exact: true }).fill("Oca");
   await page.getByLabel("Most like").selectOption({ label: "Potato, maincrop" });
   await page.getByLabel("Days to first pick, from").fill("210");
   await page.getByLabel("to", { exact: true }).fill("180");
   await page.getByRole("button", { name: "Add the crop" }).click();
   await expect(page.getByText("The later day is before the earlier one.")).toBeVisible();
-  await expect(page.getByLabel("Name")).toHaveValue("Oca");
+  await expect(page.getByLabel("Name", { exact: true })).toHaveValue("Oca");
   await page.getByLabel("to", { exact: true }).fill("230");
   await page.getByRole("button", { name: "Add the crop" }).click();
   await expect(page.getByRole("heading", { level: 1, name: "Oca" })).toBeVisible();

@@ -131,7 +131,7 @@ test("a round over midnight: what was picked before it and after it has its own 
   await page.getByLabel("Time zone").fill("Europe/London");
   await page.getByRole("button", { name: "Begin" }).click();
   await expect(page).toHaveURL(/beds/);
-  await page.getByLabel("Name").fill("Long bed");
+  await page.getByLabel("Name", { exact: true }).fill("Long bed");
   await page.getByRole("button", { name: "Add the bed" }).click();
   for (const line of ["4 courgette, sown 10 May", "6 cucumber, planted 20 May"]) {
     await page.getByLabel("Add a planting to Long bed").fill(line);
