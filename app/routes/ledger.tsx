@@ -4,19 +4,16 @@ import type { Route } from "./+types/ledger";
 import { fieldErrors, type FieldErrors } from "~/core/issues";
 import { knownGarden } from "~/services/garden/known-garden.server";
 import { ContainerForm, addContainer, removeContainer } from "~/services/ledger/containers.server";
-import { ledgerPage } from "~/services/ledger/ledger-page.server";
+import { LedgerQuery, ledgerPage } from "~/services/ledger/ledger-page.server";
 import { LedgerPage } from "~/ui/ledger/LedgerPage";
-import { TOTALLED_BY } from "~/views/ledger/ledger-view";
 import { fieldsOf } from "./form";
 import { wholeOrTold } from "~/services/garden/whole-or-told.server";
 
 export const meta: Route.MetaFunction = () => [{ title: "Ledger · Akmedon" }];
 
-const By = z.enum(TOTALLED_BY).catch("crop");
-
 export function loader({ request }: Route.LoaderArgs) {
   const { db, garden } = knownGarden();
-  return ledgerPage(db, garden, By.parse(new URL(request.url).searchParams.get("by")));
+  return ledgerPage(db, garden, LedgerQuery.parse(Object.fromEntries(new URL(request.url).searchParams)));
 }
 
 const Intent = z.enum(["add container", "remove container"]);

@@ -12,7 +12,7 @@ import { stepDemoClock } from "~/services/garden/clock.server";
 import { plannedGarden } from "~/services/garden/planned-garden.server";
 import { setUpGarden } from "~/services/garden/set-up-garden.server";
 import { horizonPage } from "~/services/horizon/horizon-page.server";
-import { allLines } from "~/services/ledger/ledger-lines.server";
+import { allLines } from "./ledger-read";
 import { newestForecast } from "~/services/sky/forecast-archive.server";
 import { refreshWeather } from "~/services/sky/refresh-weather.server";
 import { demoGarden as demo, send } from "./garden-fixture";

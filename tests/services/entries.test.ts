@@ -11,7 +11,7 @@ import { undoNextCrop } from "~/services/beds/seasons.server";
 import { checkPage } from "~/services/check/check-page.server";
 import { takeEntries } from "~/services/entries/take-entries.server";
 import { knownDays } from "./entry-state";
-import { allLines, pickLines } from "~/services/ledger/ledger-lines.server";
+import { allLines, pickLines } from "./ledger-read";
 import { plant, refusal, send, smallGarden } from "./garden-fixture";
 
 const AT = "2026-08-20T07:00:00.000Z";

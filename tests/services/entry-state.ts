@@ -2,7 +2,7 @@ import { endOf, seasonsOf } from "~/db/beds/seasons.server";
 import { notesOf } from "~/db/entries/entries.server";
 import { openCounts, openLooks } from "~/db/looks/looks.server";
 import { roundById } from "~/db/round/rounds.server";
-import { allLines } from "~/services/ledger/ledger-lines.server";
+import { allLines } from "./ledger-read";
 import type { GardenOfTest } from "./garden-fixture";
 
 /** What a gardener would see of a small garden, without the numbers its rows happen to have. */

@@ -11,7 +11,7 @@ import { TreatmentForm, logTreatment, undoTreatment } from "~/services/beds/trea
 import { plannedGarden } from "~/services/garden/planned-garden.server";
 import { horizonPage } from "~/services/horizon/horizon-page.server";
 import { CorrectionForm, correctPick } from "~/services/ledger/correct-pick.server";
-import { allLines } from "~/services/ledger/ledger-lines.server";
+import { allLines } from "./ledger-read";
 import { roundPage } from "~/services/round/round-page.server";
 import { forgetCalendar, proposeCalendar, takeCalendar } from "~/services/sky/calendar-import.server";
 import { coverBed } from "~/services/sky/covers.server";

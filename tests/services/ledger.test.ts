@@ -3,15 +3,16 @@ import { Entry, type EntryBody } from "~/core/entries";
 import { fieldErrors } from "~/core/issues";
 import type { Db } from "~/db/client.server";
 import { endOf, seasonsOf } from "~/db/beds/seasons.server";
-import { allLots, allMovements, allWeighings } from "~/db/ledger/lots.server";
+import { weighingsOfPicks } from "~/db/ledger/lots.server";
+import { lot, movement } from "~/db/schema/index.server";
 import { correctionsOf, pickById } from "~/db/ledger/picks.server";
 import { gardenState } from "~/services/garden/garden-state.server";
 import { changeLot } from "~/services/ledger/change-lot.server";
 import { addContainer, ContainerForm, containersOf, removeContainer } from "~/services/ledger/containers.server";
 import { CorrectionForm, correctPick, withdrawPick } from "~/services/ledger/correct-pick.server";
-import { allLines, pickLines } from "~/services/ledger/ledger-lines.server";
+import { allLines, pickLines } from "./ledger-read";
 import { linePage } from "~/services/ledger/line-page.server";
-import { ledgerTotals } from "~/views/ledger/ledger-view";
+import { totalsOf } from "~/services/ledger/ledger-totals.server";
 import { refusal, send, smallGarden } from "./garden-fixture";
 
 type PickEntry = Extract<EntryBody, { kind: "pick" }>;
@@ -44,7 +45,7 @@ test("a weighed pick: gross less the basket's tare is what counts, and both are 
   const { db } = smallGarden();
   const id = logged(db, { count: "", weight: "3.2 kg", containers: [{ containerId: "basket", count: "1" }] });
   expect(pickLines(db, id)[0]).toMatchObject({ grams: 2160, grossGrams: 3200, estimated: false });
-  expect(allWeighings(db)[0]).toMatchObject({ netGrams: 2160, containers: [{ containerId: "basket", count: 1, tareGrams: 1040 }] }); // prettier-ignore
+  expect(weighingsOfPicks(db, [id])[0]).toMatchObject({ netGrams: 2160, containers: [{ containerId: "basket", count: 1, tareGrams: 1040 }] }); // prettier-ignore
 });
 
 test.each([
@@ -121,7 +122,7 @@ test.each<[string, Partial<PickEntry>, string, RegExp]>([
 ])("%s is refused in a sentence and nothing is written", (_, fields, at, words) => {
   const { db } = smallGarden();
   expect(refusal(send(db, pick(fields)))[at]).toMatch(words);
-  expect([allLines(db), allLots(db), allMovements(db)]).toEqual([[], [], []]);
+  expect([allLines(db), db.select().from(lot).all(), db.select().from(movement).all()]).toEqual([[], [], []]);
 });
 
 test("a date that does not exist is refused at the edge", () => {
@@ -166,7 +167,7 @@ test("“nothing ready” is a line and a look, but adds nothing to the totals",
   const { db, garden } = smallGarden();
   logged(db, { outcome: "nothing ready", tookAll: false, count: "" });
   expect(gardenState(db, garden, "2026-08-02").plantings[0]!.looks[0]).toMatchObject({ readingId: "none_ready" });
-  expect(ledgerTotals(allLines(db), "crop")).toEqual([]);
+  expect(totalsOf(db, "crop")).toEqual([]);
 });
 
 test("a correction keeps what the line said before; a withdrawn line leaves the totals but not the record", () => {
@@ -178,19 +179,19 @@ test("a correction keeps what the line said before; a withdrawn line leaves the 
   expect(linePage(db, garden, id)!.earlier).toEqual([{ until: "20 Aug", was: "9 pieces" }]);
   expect(correctPick(db, id, correction({ count: "-1" }), TODAY).status).toBe("refused");
   expect(pickLines(db, id)[0]!.pieces).toBe(7);
-  expect(ledgerTotals(allLines(db), "crop")).toMatchObject([{ key: "Courgette", pieces: 7, picks: 1 }]);
+  expect(totalsOf(db, "crop")).toMatchObject([{ key: "Courgette", pieces: 7, picks: 1 }]);
   withdrawPick(db, id);
-  expect(ledgerTotals(allLines(db), "crop")).toEqual([]);
+  expect(totalsOf(db, "crop")).toEqual([]);
   expect(allLines(db)).toHaveLength(1);
 });
 
 test("a guess stays a guess until it is weighed: then the scale counts, once, and its label is kept", () => {
   const { db } = smallGarden();
   const id = logged(db, { plantingId: "carrot", count: "", weight: "3 kg", estimated: true, tookAll: false });
-  expect(ledgerTotals(allLines(db), "crop")[0]).toMatchObject({ estimatedGrams: 3000, weighedGrams: 0 });
+  expect(totalsOf(db, "crop")[0]).toMatchObject({ estimatedGrams: 3000, weighedGrams: 0 });
   const weigh = { kind: "weighing" as const, lotId: id, weight: "4.1 kg", containers: [{ containerId: "basket", count: "1" }], label: "Shed 3" }; // prettier-ignore
   expect(send(db, weigh).status).toBe("applied");
-  expect(ledgerTotals(allLines(db), "crop")[0]).toMatchObject({ estimatedGrams: 0, weighedGrams: 3060, picks: 1 });
+  expect(totalsOf(db, "crop")[0]).toMatchObject({ estimatedGrams: 0, weighedGrams: 3060, picks: 1 });
   expect(pickLines(db, id)[0]).toMatchObject({ grams: 3060, grossGrams: 4100, estimated: false, label: "Shed 3" });
   expect(refusal(send(db, { ...weigh, weight: "heavy" })).weight).toMatch(/not an amount/);
   expect(send(db, { ...weigh, lotId: "not here yet" }).status).toBe("not now");
@@ -200,9 +201,9 @@ test("what is spoilt or thrown out stands apart from the harvest, also when a li
   const { db } = smallGarden();
   const id = logged(db, { count: "", weight: "500 g" });
   logged(db, { count: "", weight: "200 g", condition: "spoilt", fate: "compost", on: "2026-08-02" });
-  expect(ledgerTotals(allLines(db), "crop")[0]).toMatchObject({ weighedGrams: 500, spoiltGrams: 200 });
+  expect(totalsOf(db, "crop")[0]).toMatchObject({ weighedGrams: 500, spoiltGrams: 200 });
   correctPick(db, id, correction({ weight: "500 g", fate: "discard" }), TODAY);
-  expect(ledgerTotals(allLines(db), "crop")[0]).toMatchObject({ weighedGrams: 0, spoiltGrams: 700 });
+  expect(totalsOf(db, "crop")[0]).toMatchObject({ weighedGrams: 0, spoiltGrams: 700 });
 });
 
 test("a lot is split, moved, merged and used up; nothing appears and nothing vanishes", () => {
@@ -211,13 +212,17 @@ test("a lot is split, moved, merged and used up; nothing appears and nothing van
   const now = () => allLines(db)[0]!.lots.map((l) => [l.fate, l.now.grams] as const);
   expect(changeLot(db, { what: "split", lotId: id, amount: "1.5 kg", into: "", fate: "share" }, TODAY).status).toBe("applied"); // prettier-ignore
   expect(now()).toEqual([["store", 2500], ["share", 1500]]); // prettier-ignore
-  const other = allLots(db).find((l) => l.id !== id)!.id;
+  const other = db
+    .select()
+    .from(lot)
+    .all()
+    .find((l) => l.id !== id)!.id;
   expect(changeLot(db, { what: "move", lotId: other, amount: "", into: "", fate: "preserve" }, TODAY).status).toBe("applied"); // prettier-ignore
   expect(changeLot(db, { what: "eaten", lotId: id, amount: "500 g", into: "" }, TODAY).status).toBe("applied");
   expect(changeLot(db, { what: "shrunk", lotId: id, amount: "100 g", into: "" }, TODAY).status).toBe("applied");
   expect(changeLot(db, { what: "merge", lotId: other, amount: "", into: id }, TODAY).status).toBe("applied");
   expect(now()).toEqual([["store", 3400], ["preserve", 0]]); // prettier-ignore
-  expect(ledgerTotals(allLines(db), "crop")[0]!.weighedGrams).toBe(4000);
+  expect(totalsOf(db, "crop")[0]!.weighedGrams).toBe(4000);
   for (const amount of ["9 kg", "-1 kg", "3 stone", "12"])
     expect(changeLot(db, { what: "given", lotId: id, amount, into: "" }, TODAY).status, amount).toBe("refused");
   expect(changeLot(db, { what: "spoilt", lotId: id, amount: "", into: "" }, TODAY).status).toBe("applied");
@@ -249,7 +254,7 @@ test("totals go by crop, variety, bed and year", () => {
   const { db } = smallGarden();
   logged(db);
   logged(db, { plantingId: "carrot", count: "", weight: "1 kg", tookAll: false });
-  const keys = (by: "crop" | "variety" | "bed" | "year") => ledgerTotals(allLines(db), by).map((t) => t.key);
+  const keys = (by: "crop" | "variety" | "bed" | "year") => totalsOf(db, by).map((t) => t.key);
   expect([keys("crop"), keys("variety"), keys("bed"), keys("year")]).toEqual([["Carrot", "Courgette"], ["Carrot", "Courgette"], ["Long bed"], ["2026"]]); // prettier-ignore
   expect(pickById(db, allLines(db)[0]!.id)!.seasonId).toMatch(/\/1$/);
 });

@@ -22,8 +22,8 @@ import {
   weatherDay,
 } from "~/db/schema/index.server";
 import { settleSeasons } from "~/services/garden/settle-seasons.server";
-import { allLines } from "~/services/ledger/ledger-lines.server";
-import { ledgerTotals } from "~/views/ledger/ledger-view";
+import { allLines } from "./ledger-read";
+import { totalsOf } from "~/services/ledger/ledger-totals.server";
 import { checkOf, send } from "./garden-fixture";
 
 const folder = mkdtempSync(path.join(tmpdir(), "akmedon-"));
@@ -119,7 +119,7 @@ test.each([1, 2, 3, 4])(
     expect(lines.get("c-last")).toMatchObject({ grams: 2000, pieces: 5, estimated: true, fate: "give away", note: "last ones" }); // prettier-ignore
     expect(lines.get("p-wrong")!.withdrawnAt).toBe("2026-08-14T11:00:00Z");
     expect(lines.get("none")).toMatchObject({ outcome: "nothing ready", note: "thin yet", lots: [] });
-    expect(ledgerTotals([...lines.values()], "year").map((t) => [t.key, t.weighedGrams, t.estimatedGrams, t.pieces])).toEqual([["2026", 18400, 2000, 25], ["2025", 800, 0, 30]]); // prettier-ignore
+    expect(totalsOf(db, "year").map((t) => [t.key, t.weighedGrams, t.estimatedGrams, t.pieces])).toEqual([["2026", 18400, 2000, 25], ["2025", 800, 0, 30]]); // prettier-ignore
     expect(db.$client.prepare("select pick_id, earlier from pick_correction").all()).toMatchObject([{ pick_id: "p-all", earlier: expect.stringContaining("19000") as string }]); // prettier-ignore
 
     // The round is still out, with what was done on it.
@@ -143,8 +143,7 @@ test.each([1, 2, 3, 4])(
 test("the demo of before seasons, migrated, shows the totals it showed", () => {
   const file = gardenOfOld(4, readFileSync("tests/services/fixtures/demo-before-seasons.sql", "utf8"));
   const db = openGarden(file);
-  const lines = allLines(db);
-  const brief = (by: "crop" | "bed") => ledgerTotals(lines, by).map((t) => [t.key, t.picks, t.weighedGrams, t.estimatedGrams, t.pieces]); // prettier-ignore
+  const brief = (by: "crop" | "bed") => totalsOf(db, by).map((t) => [t.key, t.picks, t.weighedGrams, t.estimatedGrams, t.pieces]); // prettier-ignore
   // As the version before showed them.
   expect(brief("crop")).toEqual([["Tomato, large", 19, 6015, 1725, 0], ["Carrot", 1, 3780, 0, 0], ["French bean", 11, 2295, 825, 0], ["Beetroot", 1, 2520, 0, 0], ["Pea, shelling", 1, 250, 0, 0], ["Kale", 2, 0, 0, 16], ["Courgette", 13, 0, 0, 15], ["Cucumber", 8, 0, 0, 13]]); // prettier-ignore
   expect(brief("bed")).toEqual([["Root patch", 1, 3780, 0, 0], ["Sun wall", 8, 2310, 810, 0], ["Gate bed", 4, 2770, 0, 16], ["Shed pots", 5, 2340, 0, 0], ["Tunnel", 14, 1365, 915, 13], ["Long bed", 14, 1455, 505, 8], ["Low bed", 10, 840, 320, 7]]); // prettier-ignore

@@ -16,8 +16,8 @@ import { plannedGarden } from "~/services/garden/planned-garden.server";
 import { settleSeasons } from "~/services/garden/settle-seasons.server";
 import { setUpGarden } from "~/services/garden/set-up-garden.server";
 import { horizonPage } from "~/services/horizon/horizon-page.server";
-import { allLines } from "~/services/ledger/ledger-lines.server";
-import { ledgerTotals } from "~/views/ledger/ledger-view";
+import { allLines } from "./ledger-read";
+import { totalsOf } from "~/services/ledger/ledger-totals.server";
 import { plant, send } from "./garden-fixture";
 
 /** A garden somewhere, on a day of its own. */
@@ -68,7 +68,7 @@ test("a peach has its whole crop again in its second bearing year, and last year
   expect(outlook.plantings[0]!.planting.picks).toEqual([]);
   expect(Math.max(...outlook.plantings[0]!.pieces)).toBeGreaterThan(10);
   expect(outlook.plantings[0]!.planting).toMatchObject({ growingYear: 7, startEvent: "blossom", startStanding: "worked out" }); // prettier-ignore
-  expect(ledgerTotals(allLines(db), "year").map((t) => [t.key, t.pieces])).toEqual([["2025", 400]]);
+  expect(totalsOf(db, "year").map((t) => [t.key, t.pieces])).toEqual([["2025", 400]]);
 });
 
 test("a raspberry planted years ago is not “going over” before it has flowered", () => {

@@ -5,7 +5,7 @@ import { bedsPage } from "~/services/beds/beds-page.server";
 import { plantingPage } from "~/services/beds/planting-page.server";
 import { checkPage } from "~/services/check/check-page.server";
 import { horizonPage } from "~/services/horizon/horizon-page.server";
-import { ledgerPage } from "~/services/ledger/ledger-page.server";
+import { LedgerQuery, ledgerPage } from "~/services/ledger/ledger-page.server";
 import { setCropValue } from "~/services/notes/field-notes.server";
 import { cropPage, sheetsPage } from "~/services/notes/notes-page.server";
 import { roundPage } from "~/services/round/round-page.server";
@@ -35,7 +35,7 @@ describe("a household in US units reads nothing in the other ones", () => {
     ["round", () => roundPage(db, garden)],
     ["beds", () => bedsPage(db, garden)],
     ["sky", () => skyPage(db, garden, null)],
-    ["ledger", () => ledgerPage(db, garden, "crop")],
+    ["ledger", () => ledgerPage(db, garden, LedgerQuery.parse({}))],
     ["sheets of what grows", () => sheetsPage(db, [], "us")],
   ])("%s", (_, page) => expect(metricIn(page())).toEqual([]));
 

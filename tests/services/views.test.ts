@@ -11,7 +11,7 @@ import { bedsPage } from "~/services/beds/beds-page.server";
 import { checkPage } from "~/services/check/check-page.server";
 import { stepDemoClock } from "~/services/garden/clock.server";
 import { horizonPage } from "~/services/horizon/horizon-page.server";
-import { allLines } from "~/services/ledger/ledger-lines.server";
+import { allLines } from "./ledger-read";
 import { roundPage } from "~/services/round/round-page.server";
 import { newestForecast } from "~/services/sky/forecast-archive.server";
 import { refreshWeather } from "~/services/sky/refresh-weather.server";

@@ -10,7 +10,7 @@ import {
   type FirstPick,
   type Learnt,
 } from "../readiness";
-import { dailyDegreeDays, normalDegreeDays, type ClimateNormals } from "../weather";
+import { dailyDegreeDays, normalDegreeDays, type ClimateNormals, type DailyWeather } from "../weather";
 import type { FirstPickMade, GardenState } from "./garden-state";
 import { heatNeed } from "../life";
 
@@ -21,20 +21,30 @@ const MOST_OFF = 2.2;
  * What the garden's first picks teach, by crop and variety.
  *
  * @param normals - stand in for days without an observation
+ * @param kept - of earlier calls with the same weather and catalogue: what a pick taught then is not worked out again
  * @returns a function of crop and variety; the packet where nothing was picked
  */
 export function learnerOf(
   garden: GardenState,
   catalogue: Catalogue,
   normals: ClimateNormals,
+  kept = new Map<string, FirstPick | null>(),
 ): (cropId: string, variety: string) => Learnt {
-  const observed = new Map(garden.observed.map((d) => [d.day, d]));
+  const seen = daysSeen(garden.observed);
   const byCrop = new Map<string, FirstPick[]>();
   for (const made of garden.firstPicks) {
-    const pick = firstPickOf(made, catalogue, normals, observed, garden.latitude);
+    const key = JSON.stringify(made);
+    if (!kept.has(key)) kept.set(key, firstPickOf(made, catalogue, normals, seen(), garden.latitude) ?? null);
+    const pick = kept.get(key);
     if (pick) byCrop.set(made.cropId, [...(byCrop.get(made.cropId) ?? []), pick]);
   }
   return (cropId, variety) => learntFrom(byCrop.get(cropId) ?? [], variety.trim().toLowerCase());
+}
+
+/** The record by its days, made when it is first asked for. */
+export function daysSeen(observed: GardenState["observed"]): () => ReadonlyMap<string, DailyWeather> {
+  let seen: ReadonlyMap<string, DailyWeather> | undefined;
+  return () => (seen ??= new Map(observed.map((d) => [d.day, d])));
 }
 
 function firstPickOf(

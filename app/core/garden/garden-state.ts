@@ -116,7 +116,7 @@ export const GardenState = z.object({
   plantings: z.array(PlantingState),
   /** IANA name: tells the hours of a day. */
   timeZone: z.string().default("UTC"),
-  observed: z.array(DailyWeather),
+  observed: z.array(DailyWeather).readonly(),
   /** Usual months of the place, drawn from places that are known: for where there is no record. */
   usual: PlaceClimate.nullable().default(null),
   /** Coming days; one without the day of its issue counts as issued today. */

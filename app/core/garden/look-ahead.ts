@@ -3,6 +3,7 @@ import type { Catalogue, Crop } from "../crops";
 import type { Trip } from "../hands";
 import type { CoverNight } from "../hazards";
 import type { PlanProblem } from "../planner";
+import type { FirstPick } from "../readiness";
 import { dayTerms, handsAhead, type DayTerms } from "./day-terms";
 import { learnerOf } from "./first-picks";
 import { gardenSky, type GardenSky } from "./garden-sky";
@@ -29,7 +30,9 @@ export interface GardenOutlook extends GardenSky {
 
 /** What was worked out before, kept while what it hangs on stands. */
 export interface KeptOutlooks {
-  sky?: { key: string; sky: GardenSky };
+  sky?: { key: string; observed: GardenState["observed"]; sky: GardenSky };
+  /** What each season taught, under that sky and catalogue. */
+  taught?: { sky: GardenSky; catalogue: Catalogue; picks: Map<string, FirstPick | null>; yields: Map<string, number> };
   terms?: { key: string; sky: GardenSky; terms: DayTerms[] };
   plantings: Map<string, { key: string; crop: Crop; terms: DayTerms[]; outlook: PlantingOutlook }>;
 }
@@ -50,8 +53,9 @@ export function lookAhead(
 ): GardenOutlook {
   const sky = keptSky(garden, horizonDays, kept);
   const terms = keptTerms(garden, sky, kept);
-  const learner = learnerOf(garden, catalogue, sky.normals);
-  const yields = yieldLearnerOf(garden, catalogue, sky.normals);
+  const taughtBefore = keptTaught(sky, catalogue, kept);
+  const learner = learnerOf(garden, catalogue, sky.normals, taughtBefore.picks);
+  const yields = yieldLearnerOf(garden, catalogue, sky.normals, taughtBefore.yields);
   const plantings = garden.plantings.map((planting) => {
     const crop = catalogue.find((c) => c.id === planting.cropId);
     const bed = garden.beds.find((b) => b.id === planting.bedId);
@@ -95,10 +99,23 @@ export function lookAhead(
 /** The sky, kept while weather, place and day stand. */
 function keptSky(garden: GardenState, horizonDays: number, kept: KeptOutlooks): GardenSky {
   const { today, latitude, longitude, timeZone, observed, usual, forecast, hours, forecastError } = garden;
+  const before = kept.sky;
   const earliest = garden.plantings.reduce<IsoDay>((day, p) => (p.startedOn < day ? p.startedOn : day), today);
-  const key = JSON.stringify([today, latitude, longitude, timeZone, observed, usual, forecast, hours, forecastError, earliest, horizonDays]); // prettier-ignore
-  if (kept.sky?.key !== key) kept.sky = { key, sky: gardenSky(garden, horizonDays) };
-  return kept.sky.sky;
+  const key = JSON.stringify([today, latitude, longitude, timeZone, usual, forecast, hours, forecastError, earliest, horizonDays]); // prettier-ignore
+  if (before?.key === key && sameDays(before.observed, observed)) return before.sky;
+  const sky = gardenSky(garden, horizonDays);
+  kept.sky = { key, observed, sky };
+  return sky;
+}
+
+/** A caller that keeps the record hands in the same list: then none of twenty years is looked at. */
+const sameDays = (before: GardenState["observed"], now: GardenState["observed"]) =>
+  before === now || (before.length === now.length && JSON.stringify(before) === JSON.stringify(now));
+
+function keptTaught(sky: GardenSky, catalogue: Catalogue, kept: KeptOutlooks) {
+  if (kept.taught?.sky !== sky || kept.taught.catalogue !== catalogue)
+    kept.taught = { sky, catalogue, picks: new Map(), yields: new Map() };
+  return kept.taught;
 }
 
 /** What each day allows, kept while the sky and the hands stand; the clock counts only by what it takes away. */

@@ -4,6 +4,7 @@ import type { Catalogue, Crop } from "../crops";
 import { BED_CLIMATES } from "../hazards";
 import { bearingOf, cropShare, growthPace, plantsOf, yearShare } from "../life";
 import type { ClimateNormals } from "../weather";
+import { daysSeen } from "./first-picks";
 import type { GardenState, SeasonPicked } from "./garden-state";
 
 /** A season this many times off the catalogue was not logged whole, or is a slip: nothing is learnt from it. */
@@ -17,18 +18,22 @@ type Days = ReadonlyMap<IsoDay, { minC: number; maxC: number }>;
  * What the garden's closed seasons teach of amounts, by crop and variety.
  *
  * @param normals - stand in for days without an observation
+ * @param kept - of earlier calls with the same weather and catalogue: what a season was to give is not worked out again
  * @returns a function of crop and variety; the catalogue where no season has closed
  */
 export function yieldLearnerOf(
   garden: GardenState,
   catalogue: Catalogue,
   normals: ClimateNormals,
+  kept = new Map<string, number>(),
 ): (crop: Crop, variety: string) => YieldPrior {
-  const observed = new Map(garden.observed.map((d) => [d.day, d]));
+  const seen = daysSeen(garden.observed);
   const byCrop = new Map<string, SeasonYield[]>();
   for (const season of garden.seasonYields) {
     const crop = catalogue.find((c) => c.id === season.cropId);
-    const expected = crop ? expectedOf(crop, season, normals, observed) : 0;
+    const key = JSON.stringify(season);
+    if (!kept.has(key)) kept.set(key, crop ? expectedOf(crop, season, normals, seen()) : 0);
+    const expected = kept.get(key)!;
     if (expected <= 0 || season.pieces <= 0) continue;
     const logRatio = Math.log(season.pieces / expected);
     if (Math.abs(logRatio) > Math.log(MOST_OFF)) continue;

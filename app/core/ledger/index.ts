@@ -10,7 +10,6 @@ export {
   amountOf,
   isGuessed,
   harvestOf,
-  isSpoilt,
   mergeOf,
   moveOf,
   restate,
@@ -20,4 +19,4 @@ export {
   type LotChange,
   type LotState,
 } from "./lots";
-export { totalsBy, type Total, type TotalledPick } from "./totals";
+export { LEDGER_SORTS, totalsBy, type LedgerSort, type SummedHarvest, type Total } from "./totals";

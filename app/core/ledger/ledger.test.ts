@@ -20,20 +20,16 @@ test.each([
   expect(net.sentence).toMatch(words);
 });
 
-test("weighed, guessed, counted and spoilt amounts never mix in a total; several movements of a pick are one pick", () => {
-  const moved = (key: string, pickId: string, grams: number | null, pieces: number | null, estimated = false, spoilt = false) => ({ key, pickId, grams, pieces, estimated, spoilt }); // prettier-ignore
-  const nothing = { weighedGrams: 0, estimatedGrams: 0, pieces: 0, spoiltGrams: 0, spoiltPieces: 0 };
+test("weighed, guessed, counted and spoilt amounts never mix in a total", () => {
+  const nothing = { picks: 0, grams: 0, pieces: 0, estimatedGrams: 0, spoiltGrams: 0, spoiltEstimatedGrams: 0, spoiltPieces: 0 }; // prettier-ignore
   expect(
     totalsBy([
-      moved("bean", "a", 500, null),
-      moved("bean", "b", 300, null, true),
-      moved("bean", "b", -300, null, true),
-      moved("bean", "b", 280, null),
-      moved("bean", "c", 90, null, false, true),
-      moved("courgette", "d", null, 9),
+      { ...nothing, key: "bean", picks: 2, grams: 870, estimatedGrams: 120, spoiltGrams: 90, spoiltEstimatedGrams: 30 },
+      { ...nothing, key: "courgette", picks: 1, pieces: 9, spoiltPieces: 2 },
+      { ...nothing, key: "bean", picks: 1, grams: 200 },
     ]),
   ).toEqual([
-    { ...nothing, key: "bean", picks: 3, weighedGrams: 780, spoiltGrams: 90 },
-    { ...nothing, key: "courgette", picks: 1, pieces: 9 },
+    { key: "bean", picks: 3, weighedGrams: 890, estimatedGrams: 90, pieces: 0, spoiltGrams: 90, spoiltPieces: 0 },
+    { key: "courgette", picks: 1, weighedGrams: 0, estimatedGrams: 0, pieces: 7, spoiltGrams: 0, spoiltPieces: 2 },
   ]);
 });

@@ -4,7 +4,6 @@ import {
   USES,
   amountOf,
   harvestOf,
-  isSpoilt,
   mergeOf,
   moveOf,
   restate,
@@ -66,7 +65,7 @@ test("weighed later: the guess is moved back, part by part, and the harvest says
   const now = { grams: 810, pieces: 13, estimated: false, fate: "store" as const, condition: "sound" as const };
   const all = [...guess, ...restate("a", guess, "weighed", DAY, now)];
   expect(amountOf(all)).toEqual({ grams: 810, pieces: 13, estimatedGrams: 0, estimatedPieces: 0 });
-  expect(amountOf(all.filter(isSpoilt))).toMatchObject({ grams: 0, pieces: 0 });
+  expect(amountOf(all.filter((m) => m.condition === "spoilt"))).toMatchObject({ grams: 0, pieces: 0 });
   expect(all.slice(0, 2)).toEqual(guess);
 });
 

@@ -79,11 +79,6 @@ export function harvestOf<M extends Pick<Movement, "kind">>(movements: readonly 
   return movements.filter((m) => HARVEST_KINDS.some((kind) => kind === m.kind));
 }
 
-/** Whether a movement's amount is harvest to use, or was never fit for anything. */
-export function isSpoilt({ fate, condition }: Pick<Movement, "fate" | "condition">): boolean {
-  return condition === "spoilt" || NOT_EATEN.includes(fate);
-}
-
 export type LotChange = { status: "changed"; movements: Movement[] } | { status: "refused"; sentence: string };
 
 /** The state of a lot that its changes start from. */

@@ -1,14 +1,15 @@
-/** One harvested movement as the totals see it. */
-export interface TotalledPick {
-  key: string;
-  /** The pick it came of: several movements of one are one pick. */
-  pickId: string;
-  grams: number | null;
-  pieces: number | null;
-  /** True when the amount was guessed, not weighed or counted. */
-  estimated: boolean;
-  /** Never fit for use: no harvest. */
-  spoilt: boolean;
+/** A harvest summed from its movements: what was guessed and what was never fit for use are parts of the whole. */
+export interface SummedHarvest {
+  picks: number;
+  grams: number;
+  pieces: number;
+  /** Of the grams, those that were guessed. */
+  estimatedGrams: number;
+  /** Of the grams, those never fit for use; and of them those that were guessed. */
+  spoiltGrams: number;
+  spoiltEstimatedGrams: number;
+  /** Of the pieces, those never fit for use. */
+  spoiltPieces: number;
 }
 
 export interface Total {
@@ -28,20 +29,22 @@ export interface Total {
  *
  * @returns in order of first appearance
  */
-export function totalsBy(moved: readonly TotalledPick[]): Total[] {
-  const totals = new Map<string, Total & { of: Set<string> }>();
-  for (const { key, pickId, grams, pieces, estimated, spoilt } of moved) {
-    const total = totals.get(key) ?? { key, picks: 0, weighedGrams: 0, estimatedGrams: 0, pieces: 0, spoiltGrams: 0, spoiltPieces: 0, of: new Set<string>() }; // prettier-ignore
-    total.of.add(pickId);
-    if (spoilt) {
-      total.spoiltGrams += grams ?? 0;
-      total.spoiltPieces += pieces ?? 0;
-    } else {
-      if (estimated) total.estimatedGrams += grams ?? 0;
-      else total.weighedGrams += grams ?? 0;
-      total.pieces += pieces ?? 0;
-    }
+export function totalsBy(sums: readonly (SummedHarvest & { key: string })[]): Total[] {
+  const totals = new Map<string, Total>();
+  for (const { key, picks, grams, pieces, estimatedGrams, spoiltGrams, spoiltEstimatedGrams, spoiltPieces } of sums) {
+    const total = totals.get(key) ?? { key, picks: 0, weighedGrams: 0, estimatedGrams: 0, pieces: 0, spoiltGrams: 0, spoiltPieces: 0 }; // prettier-ignore
+    const guessed = estimatedGrams - spoiltEstimatedGrams;
+    total.picks += picks;
+    total.estimatedGrams += guessed;
+    total.weighedGrams += grams - spoiltGrams - guessed;
+    total.pieces += pieces - spoiltPieces;
+    total.spoiltGrams += spoiltGrams;
+    total.spoiltPieces += spoiltPieces;
     totals.set(key, total);
   }
-  return [...totals.values()].map(({ of, ...total }) => ({ ...total, picks: of.size }));
+  return [...totals.values()];
 }
+
+/** What the ledger's lines are put in order by. */
+export const LEDGER_SORTS = ["day", "crop", "bed", "grams", "pieces", "condition", "fate", "note"] as const;
+export type LedgerSort = (typeof LEDGER_SORTS)[number];

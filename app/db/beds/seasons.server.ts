@@ -18,6 +18,9 @@ export type { SeasonEndRow, SeasonRow };
 /** A season with no standing end. */
 const isOpen = sql`not exists (select 1 from ${seasonEnd} where ${seasonEnd.seasonId} = ${season.id} and ${seasonEnd.withdrawnAt} is null)`;
 
+/** Seasons that are open, to find their rows by: not all rows for whether theirs is. */
+export const openIds = (db: Db) => db.select({ id: season.id }).from(season).where(isOpen);
+
 /** Open seasons with their plantings: what grows. */
 export function openSeasons(db: Db) {
   return db.select().from(season).innerJoin(planting, eq(season.plantingId, planting.id)).where(isOpen).all();

@@ -22,14 +22,12 @@ export function lotsOfPick(db: Db, pickId: string): LotRow[] {
   return db.select().from(lot).where(eq(lot.pickId, pickId)).all();
 }
 
-/** All lots, of all picks or of one. */
-export function allLots(db: Db, pickId?: string): LotRow[] {
-  return db
-    .select()
-    .from(lot)
-    .where(pickId === undefined ? undefined : eq(lot.pickId, pickId))
-    .all();
+/** All lots of some picks. */
+export function lotsOfPicks(db: Db, pickIds: readonly string[]): LotRow[] {
+  return db.select().from(lot).where(inArray(lot.pickId, [...pickIds])).all(); // prettier-ignore
 }
+
+const lotIdsOf = (db: Db, pickIds: readonly string[]) => db.select({ id: lot.id }).from(lot).where(inArray(lot.pickId, [...pickIds])); // prettier-ignore
 
 /** Writes movements in their order, as of when they were done. */
 export function insertMovements(db: Db, rows: readonly Movement[], loggedAt = new Date().toISOString()): void {
@@ -40,10 +38,9 @@ export function movementsOf(db: Db, lotId: string): MovementRow[] {
   return db.select().from(movement).where(eq(movement.lotId, lotId)).orderBy(asc(movement.id)).all();
 }
 
-/** All movements, of all lots or of those of one pick, in their order. */
-export function allMovements(db: Db, pickId?: string): MovementRow[] {
-  const of = pickId === undefined ? undefined : inArray(movement.lotId, db.select({ id: lot.id }).from(lot).where(eq(lot.pickId, pickId))); // prettier-ignore
-  return db.select().from(movement).where(of).orderBy(asc(movement.id)).all();
+/** All movements of the lots of some picks, in their order. */
+export function movementsOfPicks(db: Db, pickIds: readonly string[]): MovementRow[] {
+  return db.select().from(movement).where(inArray(movement.lotId, lotIdsOf(db, pickIds))).orderBy(asc(movement.id)).all(); // prettier-ignore
 }
 
 export interface WeighingToSave {
@@ -70,10 +67,16 @@ export function weighingById(db: Db, id: string) {
   return db.select().from(weighing).where(eq(weighing.id, id)).get();
 }
 
-/** Weighings, the newest of each lot first, with their containers. */
-export function allWeighings(db: Db, pickId?: string) {
-  const of = pickId === undefined ? undefined : inArray(weighing.lotId, db.select({ id: lot.id }).from(lot).where(eq(lot.pickId, pickId))); // prettier-ignore
-  const containers = groupBy(db.select().from(weighingContainer).all(), (c) => c.weighingId);
+/** Weighings of the lots of some picks, the newest of each lot first, with their containers. */
+export function weighingsOfPicks(db: Db, pickIds: readonly string[]) {
+  const of = inArray(weighing.lotId, lotIdsOf(db, pickIds));
+  const stood = db
+    .select({ on: weighingContainer })
+    .from(weighing)
+    .innerJoin(weighingContainer, eq(weighingContainer.weighingId, weighing.id))
+    .where(of)
+    .all();
+  const containers = groupBy(stood.map((row) => row.on), (c) => c.weighingId); // prettier-ignore
   return db
     .select()
     .from(weighing)
@@ -82,5 +85,3 @@ export function allWeighings(db: Db, pickId?: string) {
     .all()
     .map((w) => ({ ...w, containers: containers[w.id] ?? [] }));
 }
-
-export type WeighingRow = ReturnType<typeof allWeighings>[number];

@@ -1,17 +1,17 @@
-import { and, desc, eq, inArray, isNull, sql } from "drizzle-orm";
-import { HARVEST_KINDS } from "~/core/ledger";
+import { and, asc, desc, eq, inArray, isNull, sql } from "drizzle-orm";
 import type { Db } from "../db.server";
 import {
   bed,
-  lot,
-  movement,
   pick,
   pickCorrection,
+  pickSum,
   planting,
   season,
   seasonEnd,
+  seasonSum,
   type PickRow,
 } from "../schema/index.server";
+import { openIds } from "../beds/seasons.server";
 
 export type { PickRow };
 
@@ -37,24 +37,18 @@ export function openPicks(db: Db) {
       outcome: pick.outcome,
       tookAll: pick.tookAll,
       loggedAt: pick.loggedAt,
-      grams: sql<number | null>`sum(${movement.grams})`,
-      pieces: sql<number | null>`sum(${movement.pieces})`,
+      grams: pickSum.grams,
+      pieces: pickSum.pieces,
     })
     .from(pick)
-    .leftJoin(lot, eq(lot.pickId, pick.id))
-    .leftJoin(movement, and(eq(movement.lotId, lot.id), inArray(movement.kind, [...HARVEST_KINDS])))
-    .where(
-      and(
-        isNull(pick.withdrawnAt),
-        sql`${pick.seasonId} not in (select ${seasonEnd.seasonId} from ${seasonEnd} where ${seasonEnd.withdrawnAt} is null)`,
-      ),
-    )
-    .groupBy(pick.id)
+    .leftJoin(pickSum, eq(pickSum.pickId, pick.id))
+    .where(and(isNull(pick.withdrawnAt), inArray(pick.seasonId, openIds(db))))
+    .orderBy(asc(pick.pickedOn), asc(pick.id))
     .all();
 }
 
-/** Lines of the ledger, the newest first, with where each came from. */
-export function ledgerPicks(db: Db, pickId?: string) {
+/** Picks as lines of the ledger, with where each came from; in no order. */
+export function ledgerPicks(db: Db, pickIds: readonly string[]) {
   return db
     .select({
       pick,
@@ -68,8 +62,7 @@ export function ledgerPicks(db: Db, pickId?: string) {
     .innerJoin(season, eq(pick.seasonId, season.id))
     .innerJoin(planting, eq(season.plantingId, planting.id))
     .innerJoin(bed, eq(planting.bedId, bed.id))
-    .where(pickId === undefined ? undefined : eq(pick.id, pickId))
-    .orderBy(desc(pick.pickedOn), desc(pick.loggedAt))
+    .where(inArray(pick.id, [...pickIds]))
     .all();
 }
 
@@ -96,26 +89,32 @@ export function pickedBySeason(db: Db, plantingId?: string) {
     .select({
       season,
       closed: sql<number>`exists (select 1 from ${seasonEnd} where ${seasonEnd.seasonId} = ${season.id} and ${seasonEnd.withdrawnAt} is null)`,
-      firstOn: sql<string>`min(${pick.pickedOn})`,
-      lastOn: sql<string>`max(${pick.pickedOn})`,
-      picks: sql<number>`count(distinct ${pick.id})`,
-      pieces: sql<number>`total(${movement.pieces})`,
-      gramsOnly: sql<number>`total(case when ${movement.pieces} is null then ${movement.grams} end)`,
+      firstOn: sql<string>`min(${seasonSum.firstOn})`,
+      lastOn: sql<string>`max(${seasonSum.lastOn})`,
+      picks: sql<number>`sum(${seasonSum.picks})`,
+      pieces: sql<number>`sum(${seasonSum.pieces})`,
+      gramsOnly: sql<number>`sum(${seasonSum.gramsOnly})`,
     })
-    .from(pick)
-    .innerJoin(season, eq(pick.seasonId, season.id))
-    .leftJoin(lot, eq(lot.pickId, pick.id))
-    .leftJoin(movement, and(eq(movement.lotId, lot.id), inArray(movement.kind, [...HARVEST_KINDS])))
-    .where(
-      and(
-        plantingId === undefined ? undefined : eq(season.plantingId, plantingId),
-        isNull(pick.withdrawnAt),
-        eq(pick.outcome, "picked"),
-      ),
-    )
+    .from(seasonSum)
+    .innerJoin(season, eq(seasonSum.seasonId, season.id))
+    .where(plantingId === undefined ? undefined : eq(season.plantingId, plantingId))
     .groupBy(season.id)
     .all();
 }
+
+/** What every season gave in every year, with where it came from: the ledger's totals are grouped from these. */
+export function seasonSums(db: Db) {
+  return db
+    .select({ sum: seasonSum, cropId: planting.cropId, variety: planting.variety, bed: bed.name })
+    .from(seasonSum)
+    .innerJoin(season, eq(seasonSum.seasonId, season.id))
+    .innerJoin(planting, eq(season.plantingId, planting.id))
+    .innerJoin(bed, eq(planting.bedId, bed.id))
+    .orderBy(asc(seasonSum.firstOn))
+    .all();
+}
+
+export type SeasonSum = ReturnType<typeof seasonSums>[number];
 
 /** Picks of a round that stand, with the planting each is of. */
 export function picksOfRound(db: Db, roundId: string): (PickRow & { plantingId: string })[] {

@@ -1,19 +1,17 @@
-import { and, eq, isNotNull, isNull, sql } from "drizzle-orm";
+import { and, eq, inArray, isNotNull, isNull, sql } from "drizzle-orm";
 import { groupBy } from "es-toolkit";
 import type { Db } from "../db.server";
-import { countSeen, look, seasonEnd, type LookRow } from "../schema/index.server";
+import { openIds } from "../beds/seasons.server";
+import { countSeen, look, type LookRow } from "../schema/index.server";
 
 export type { LookRow };
 export type CountRow = typeof countSeen.$inferSelect;
-
-const ofOpen = (seasonId: typeof look.seasonId | typeof countSeen.seasonId) =>
-  sql`${seasonId} not in (select ${seasonEnd.seasonId} from ${seasonEnd} where ${seasonEnd.withdrawnAt} is null)`;
 
 type StandingLook = LookRow & { readingId: string };
 
 /** Looks of the seasons that are open, as they stand: one answer a cue and day, or several with their shares. */
 export function openLooks(db: Db): StandingLook[] {
-  const byDay = groupBy(db.select().from(look).where(ofOpen(look.seasonId)).orderBy(look.takenAt, sql`rowid`).all(), (l) => `${l.seasonId} ${l.cueId} ${l.takenOn}`); // prettier-ignore
+  const byDay = groupBy(db.select().from(look).where(inArray(look.seasonId, openIds(db))).orderBy(look.takenAt, sql`rowid`).all(), (l) => `${l.seasonId} ${l.cueId} ${l.takenOn}`); // prettier-ignore
   return Object.values(byDay).flatMap(standing);
 }
 
@@ -42,7 +40,11 @@ function standing(rows: LookRow[]): StandingLook[] {
 
 /** Counts of the seasons that are open. */
 export function openCounts(db: Db): CountRow[] {
-  return db.select().from(countSeen).where(ofOpen(countSeen.seasonId)).all();
+  return db
+    .select()
+    .from(countSeen)
+    .where(inArray(countSeen.seasonId, openIds(db)))
+    .all();
 }
 
 /**

@@ -5,3 +5,4 @@ export * from "./round.server";
 export * from "./ledger.server";
 export * from "./entries.server";
 export * from "./sky.server";
+export * from "./sums.server";

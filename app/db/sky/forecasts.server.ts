@@ -1,4 +1,4 @@
-import { and, between, count, desc, eq, gte, lt, max, sql } from "drizzle-orm";
+import { and, between, desc, eq, gte, lt, sql } from "drizzle-orm";
 import { FIRST_DAY, LAST_DAY, type IsoDay } from "~/core/calendar";
 import type { DailyWeather, HourTold } from "~/core/weather";
 import type { Db } from "../db.server";
@@ -31,14 +31,6 @@ export function archivedSince(db: Db, day: IsoDay) {
     .where(and(gte(forecastIssue.issuedOn, day), between(forecastDay.day, FIRST_DAY, LAST_DAY)))
     .all()
     .map((row) => ({ ...row.forecast_day, issuedOn: row.forecast_issue.issuedOn }));
-}
-
-/** How much is archived, and when it last grew. */
-export function archiveState(db: Db) {
-  return db
-    .select({ issues: count(), last: max(forecastIssue.fetchedAt) })
-    .from(forecastIssue)
-    .get();
 }
 
 /** Days on which a forecast was issued. */

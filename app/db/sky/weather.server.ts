@@ -2,6 +2,7 @@ import { asc, between, count, desc, getTableColumns, max, min, ne, not, sql } fr
 import { FIRST_DAY, LAST_DAY } from "~/core/calendar";
 import type { DailyWeather } from "~/core/weather";
 import type { Db } from "../db.server";
+import { keptWhile } from "../revision.server";
 import { weatherDay } from "../schema/index.server";
 
 /** What the household read off its own thermometer: no service writes over it. */
@@ -20,10 +21,10 @@ export function oddDays(db: Db): number {
   return db.select({ n: count() }).from(weatherDay).where(not(usable)).get()?.n ?? 0;
 }
 
-/** The record, the oldest day first. */
-export function observedDays(db: Db): DailyWeather[] {
-  return db.select(FIGURES).from(weatherDay).where(usable).orderBy(asc(weatherDay.day)).all();
-}
+/** The record, the oldest day first; the same list while nothing was written to it. */
+export const observedDays = keptWhile("weather", (db): readonly DailyWeather[] =>
+  db.select(FIGURES).from(weatherDay).where(usable).orderBy(asc(weatherDay.day)).all(),
+);
 
 /** Writes observed days in one transaction; a day already there is replaced, unless it was written by hand. */
 export function saveObserved(db: Db, days: readonly DailyWeather[], source: string): void {

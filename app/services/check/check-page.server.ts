@@ -15,7 +15,7 @@ import { nextCropsOf } from "../beds/seasons.server";
 import { seenOf } from "../garden/garden-state.server";
 import { cropsOf } from "../garden/household-crops.server";
 import { plannedGarden } from "../garden/planned-garden.server";
-import { pickLines } from "../ledger/ledger-lines.server";
+import { linesOf } from "../ledger/ledger-lines.server";
 
 /** A planting's check: its judgement while it grows, what may follow once its season is over; undefined for none. */
 export function checkPage(db: Db, garden: GardenRow, plantingId: string) {
@@ -42,7 +42,7 @@ export function endedOf(db: Db, planned: Planned, plantingId: string): EndedView
   const end = latest && endOf(db, latest.id);
   if (!planting || !crop || !end) return undefined;
   const bed = allBeds(db).find((b) => b.id === planting.bedId)?.name ?? "";
-  const pick = (end.pickId && pickLines(db, end.pickId)[0]) || null;
+  const pick = (end.pickId && linesOf(db, [end.pickId])[0]) || null;
   const of = { ...planting, bed, seasonId: latest.id, crop: latest.crop };
   const known = [...crop.cues, ...crop.liftedCues];
   const looks = looksOfSeason(db, latest.id).filter((l) => known.find((c) => c.id === l.cueId)?.readings.some((r) => r.id === l.readingId)); // prettier-ignore

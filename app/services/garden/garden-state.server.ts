@@ -4,7 +4,6 @@ import type { Catalogue, Crop } from "~/core/crops";
 import type { GardenState, PlantingState } from "~/core/garden";
 import { ROUND_LOOK } from "~/core/readiness";
 import { growingYear, startOf } from "~/core/seasons";
-import { usualNormals } from "~/core/weather";
 import type { Db } from "~/db/client.server";
 import type { GardenRow } from "~/db/garden/garden.server";
 import { allBeds } from "~/db/beds/beds.server";
@@ -32,7 +31,6 @@ type OpenPick = ReturnType<typeof openPicks>[number];
  */
 export function gardenState(db: Db, row: GardenRow, today: IsoDay): GardenState {
   const crops = cropsOf(db);
-  const observed = observedDays(db);
   const forecast = newestForecast(db, today);
   return {
     today,
@@ -41,11 +39,11 @@ export function gardenState(db: Db, row: GardenRow, today: IsoDay): GardenState 
     timeZone: row.timeZone,
     beds: allBeds(db),
     plantings: plantingStates(db, row, crops, today),
-    observed,
+    observed: observedDays(db),
     usual: usualClimate(row),
     forecast: forecast.days,
     hours: forecast.hours,
-    forecastError: measuredErrorOf(db, observed, usualNormals(observed, usualClimate(row), row.latitude)),
+    forecastError: measuredErrorOf(db, row),
     covers: coversFrom(db, today),
     ...handsRules(db),
     now: { clock: localMoment(gardenNow(row), row.timeZone).slice(11), used: minutesUsedOn(db, row, today) },

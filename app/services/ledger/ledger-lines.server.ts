@@ -1,25 +1,32 @@
 import type { Db } from "~/db/client.server";
-import { allLots, allMovements, allWeighings } from "~/db/ledger/lots.server";
+import { lotsOfPicks, movementsOfPicks, weighingsOfPicks } from "~/db/ledger/lots.server";
+import { pickMarksAfter, type LedgerMark } from "~/db/ledger/picks-in-order.server";
 import { ledgerPicks } from "~/db/ledger/picks.server";
 import { ledgerLines, type LedgerLine } from "~/views/ledger/ledger-view";
 import { cropsOf } from "../garden/household-crops.server";
 
-/** Every line of the ledger, the newest first. */
-export function allLines(db: Db): LedgerLine[] {
-  return linesOf(db);
-}
+/** Lines read at once where all are wanted. */
+const LINES_AT_ONCE = 500;
 
-/** The line of one pick, if there is such. */
-export function pickLines(db: Db, pickId: string): LedgerLine[] {
-  return linesOf(db, pickId);
-}
-
-function linesOf(db: Db, pickId?: string): LedgerLine[] {
+/** The lines of some picks, in the order of their ids; one that is not there is left out. */
+export function linesOf(db: Db, pickIds: readonly string[]): LedgerLine[] {
   const record = {
-    picks: ledgerPicks(db, pickId),
-    lots: allLots(db, pickId),
-    movements: allMovements(db, pickId),
-    weighings: allWeighings(db, pickId),
+    picks: ledgerPicks(db, pickIds),
+    lots: lotsOfPicks(db, pickIds),
+    movements: movementsOfPicks(db, pickIds),
+    weighings: weighingsOfPicks(db, pickIds),
   };
-  return ledgerLines(record, cropsOf(db));
+  const lines = new Map(ledgerLines(record, cropsOf(db)).map((line) => [line.id, line]));
+  return pickIds.flatMap((id) => lines.get(id) ?? []);
+}
+
+/** Every line of the ledger, the newest first, some at a time: a reader may do other things between them. */
+export function* linesInTurn(db: Db): Generator<LedgerLine[]> {
+  let last: LedgerMark | undefined;
+  for (;;) {
+    const marks = pickMarksAfter(db, last, LINES_AT_ONCE);
+    last = marks.at(-1);
+    if (!last) return;
+    yield linesOf(db, marks.map((m) => m.id)); // prettier-ignore
+  }
 }

@@ -6,7 +6,7 @@ import { correctionsOf } from "~/db/ledger/picks.server";
 import { earlierView, lineView } from "~/views/ledger/line-view";
 import { inUnits } from "~/views/words";
 import { todayOf } from "../garden/clock.server";
-import { pickLines } from "./ledger-lines.server";
+import { linesOf } from "./ledger-lines.server";
 
 /** What a corrected line said, as far as it is shown; lines of earlier versions said less. */
 const EarlierLine = z.object({
@@ -18,7 +18,7 @@ const EarlierLine = z.object({
 
 /** One line of the ledger with its lots and what it said before; undefined when there is none such. */
 export function linePage(db: Db, garden: GardenRow, pickId: string) {
-  const [line] = pickLines(db, pickId);
+  const [line] = linesOf(db, [pickId]);
   if (!line) return undefined;
   const today = todayOf(garden);
   const units = garden.unitSystem;

@@ -2,7 +2,7 @@ import type { Db } from "~/db/client.server";
 import type { GardenRow } from "~/db/garden/garden.server";
 import { allBeds } from "~/db/beds/beds.server";
 import { allPlantings } from "~/db/beds/plantings.server";
-import { allMovements } from "~/db/ledger/lots.server";
+import { movementsOfPicks } from "~/db/ledger/lots.server";
 import { picksOfRound, type PickRow } from "~/db/ledger/picks.server";
 import { errandsOf, openRound, type RoundRow } from "~/db/round/rounds.server";
 import { amountOf, isGuessed, harvestOf } from "~/core/ledger";
@@ -48,7 +48,7 @@ function roundOut(db: Db, planned: Planned, { id, day }: RoundRow): RoundOut {
 }
 
 function amountOfPick(db: Db, { id }: PickRow) {
-  const amount = amountOf(harvestOf(allMovements(db, id)));
+  const amount = amountOf(harvestOf(movementsOfPicks(db, [id])));
   return { grams: amount.grams, pieces: amount.pieces, estimated: isGuessed(amount) };
 }
 

@@ -3,19 +3,21 @@ import { addDays, type IsoDay } from "~/core/calendar";
 import {
   HourTold,
   measuredError,
-  type ClimateNormals,
-  type DailyWeather,
+  usualNormals,
   type ForecastDay,
   type ForecastError,
 } from "~/core/weather";
 import type { Db } from "~/db/client.server";
+import type { GardenRow } from "~/db/garden/garden.server";
+import { revisionOfSource } from "~/db/revision.server";
 import {
-  archiveState,
   archivedSince,
   daysOfIssue,
   issuesSince,
   type ForecastIssueRow,
 } from "~/db/sky/forecasts.server";
+import { observedDays } from "~/db/sky/weather.server";
+import { usualClimate } from "../garden/usual-climate.server";
 
 /** A forecast of this age is worse than the usual weather, days: our judgement. */
 const MOST_AGE_DAYS = 10;
@@ -46,24 +48,18 @@ function hoursOf(json: string): HourTold[] {
   return parsed.success ? parsed.data : [];
 }
 
-/** Another record has another sum: clocks that stand or run back do not hide a correction. */
-const checksum = (days: readonly DailyWeather[]) =>
-  days.reduce(
-    (sum, d, n) => sum + (n + 1) * (3 * d.minC + 5 * d.maxC + 7 * (d.rainMm ?? -1) + 11 * (d.windKmh ?? -1)),
-    0,
-  );
-
 const measured = new WeakMap<Db, { key: string; error: ForecastError }>();
 
-/** What forecasts have been found to miss by; worked out anew when the archive or the record has grown. */
-export function measuredErrorOf(db: Db, observed: readonly DailyWeather[], normals: ClimateNormals): ForecastError {
-  const last = observed.reduce((day, d) => (d.day > day ? d.day : day), "");
-  const archived = archiveState(db);
-  const key = `${archived?.issues}|${archived?.last}|${observed.length}|${last}|${checksum(observed)}`;
+/** What forecasts have been found to miss by here; worked out anew when the archive, the record or the place changes. */
+export function measuredErrorOf(db: Db, row: GardenRow): ForecastError {
+  const { latitude, longitude, heightM } = row;
+  const key = `${revisionOfSource(db, "forecasts")} ${revisionOfSource(db, "weather")} ${latitude} ${longitude} ${heightM}`; // prettier-ignore
   const known = measured.get(db);
   if (known?.key === key) return known.error;
+  const observed = observedDays(db);
+  const last = observed.at(-1)?.day;
   const archive = archivedSince(db, last ? addDays(last, -MEASURED_DAYS) : "");
-  const error = measuredError(archive, observed, normals);
+  const error = measuredError(archive, observed, usualNormals(observed, usualClimate(row), latitude));
   measured.set(db, { key, error });
   return error;
 }

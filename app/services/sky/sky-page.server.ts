@@ -41,7 +41,7 @@ export function skyPage(db: Db, garden: GardenRow, shownDay: string | null) {
       observed,
       from: span?.from ?? null,
       to: span?.to ?? null,
-      error: measuredErrorOf(db, observed, planned.outlook.normals),
+      error: measuredErrorOf(db, garden),
       issues: issueDays(db),
     },
   };

@@ -1,20 +1,26 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { useState } from "react";
 import { useNavigate } from "react-router";
 import type { Total } from "~/core/ledger";
 import type { UnitSystem } from "~/core/units";
 import { Fold } from "~/ui/shell/Fold";
-import { Action, ActionLink, Bar, Choice, Page, PageName, TextInput } from "~/ui/theme/parts";
+import { Action, ActionLink, Bar, Choice, Page, PageName } from "~/ui/theme/parts";
 import type { ContainerToChoose } from "~/views/ledger/container-words";
-import type { LedgerRow, TotalledBy } from "~/views/ledger/ledger-view";
+import type { LedgerRow, LedgerShown } from "~/views/ledger/ledger-view";
 import { Containers } from "./Containers";
+import { LedgerPager } from "./LedgerPager";
+import { LedgerSearch } from "./LedgerSearch";
 import { LedgerTable } from "./LedgerTable";
 import { TotalsStrip } from "./TotalsStrip";
+import type { LedgerAsked } from "./ledger-address";
 
 interface LedgerPageProps {
+  /** One page of them. */
   lines: LedgerRow[];
+  shown: LedgerShown;
+  asked: LedgerAsked;
+  /** Whether there is no line at all. */
+  empty: boolean;
   totals: Total[];
-  by: TotalledBy;
   today: string;
   units: UnitSystem;
   containers: ContainerToChoose[];
@@ -23,30 +29,24 @@ interface LedgerPageProps {
 }
 
 /** Every pick: when, what, where, how much; sorted, searched, summed, corrected, taken out as a file. */
-export function LedgerPage({ lines, totals, by, today, units, containers, growing }: LedgerPageProps) {
-  const [search, setSearch] = useState("");
+export function LedgerPage({ lines, shown, asked, empty, totals, today, units, containers, growing }: LedgerPageProps) {
   return (
     <Page width="wide">
       <Bar gap="10px 20px" marginBottom="12px">
         <PageName marginRight="auto">Ledger</PageName>
-        <TextInput
-          aria-label="Search the ledger"
-          placeholder="Search crop, bed, day"
-          value={search}
-          onChange={(e) => setSearch(e.target.value)}
-          width={{ base: "100%", md: "240px" }}
-        />
+        <LedgerSearch asked={asked} />
         <ActionLink href="/ledger.csv" download>
           Take out as CSV
         </ActionLink>
       </Bar>
       {growing.length > 0 && <LogFor growing={growing} />}
-      {lines.length === 0 ? (
+      {empty ? (
         <p>Nothing picked yet. What you log on a round or at a check stands here.</p>
       ) : (
         <>
-          <TotalsStrip totals={totals} by={by} units={units} />
-          <LedgerTable lines={lines} units={units} today={today} search={search} />
+          <TotalsStrip totals={totals} asked={asked} units={units} />
+          {lines.length > 0 && <LedgerTable lines={lines} units={units} today={today} asked={asked} />}
+          <LedgerPager shown={shown} asked={asked} />
         </>
       )}
       <Box marginTop="14px" maxWidth="640px">

@@ -1,17 +1,12 @@
 import { Box, chakra } from "@chakra-ui/react";
-import {
-  flexRender,
-  getCoreRowModel,
-  getFilteredRowModel,
-  getSortedRowModel,
-  useReactTable,
-  type Header,
-  type SortingState,
-} from "@tanstack/react-table";
-import { useMemo, useState } from "react";
+import { flexRender, getCoreRowModel, useReactTable, type Header } from "@tanstack/react-table";
+import { useMemo } from "react";
+import { Link } from "react-router";
+import { LEDGER_SORTS } from "~/core/ledger";
 import type { UnitSystem } from "~/core/units";
 import { Figures } from "~/ui/theme/parts";
 import type { LedgerRow } from "~/views/ledger/ledger-view";
+import { ledgerAddress, type LedgerAsked } from "./ledger-address";
 import { ledgerColumns } from "./ledger-columns";
 
 /** On a phone a row is a few lines: what and how much; day and where it goes; bed, condition; the note. */
@@ -35,22 +30,13 @@ interface LedgerTableProps {
   lines: LedgerRow[];
   units: UnitSystem;
   today: string;
-  search: string;
+  asked: LedgerAsked;
 }
 
-/** Every pick: when, what, where, how much; sorted by its heads and narrowed by what is searched. */
-export function LedgerTable({ lines, units, today, search }: LedgerTableProps) {
-  const [sorting, setSorting] = useState<SortingState>([]);
+/** A page of picks: when, what, where, how much; put in another order by its heads. */
+export function LedgerTable({ lines, units, today, asked }: LedgerTableProps) {
   const columns = useMemo(() => ledgerColumns(units, today), [units, today]);
-  const table = useReactTable({
-    data: lines,
-    columns,
-    state: { sorting, globalFilter: search },
-    onSortingChange: setSorting,
-    getCoreRowModel: getCoreRowModel(),
-    getSortedRowModel: getSortedRowModel(),
-    getFilteredRowModel: getFilteredRowModel(),
-  });
+  const table = useReactTable({ data: lines, columns, getCoreRowModel: getCoreRowModel(), manualSorting: true });
   const { rows } = table.getRowModel();
   return (
     <Box overflowX="auto">
@@ -59,7 +45,7 @@ export function LedgerTable({ lines, units, today, search }: LedgerTableProps) {
           {table.getHeaderGroups().map((group) => (
             <tr key={group.id}>
               {group.headers.map((header) => (
-                <Head key={header.id} header={header} />
+                <Head key={header.id} header={header} asked={asked} />
               ))}
             </tr>
           ))}
@@ -81,34 +67,31 @@ export function LedgerTable({ lines, units, today, search }: LedgerTableProps) {
           ))}
         </tbody>
       </Figures>
-      {rows.length === 0 && <p>No line has “{search}” in it.</p>}
     </Box>
   );
 }
 
-const SORTED = { asc: ["ascending", " ↑"], desc: ["descending", " ↓"] } as const;
+const SORTED = { up: ["ascending", " ↑"], down: ["descending", " ↓"] } as const;
 
-function Head({ header }: { header: Header<LedgerRow, unknown> }) {
-  const sorted = header.column.getIsSorted();
-  const [spoken, arrow] = sorted ? SORTED[sorted] : (["none", ""] as const);
+const HeadLink = chakra(Link, {
+  base: { fontWeight: 700, color: "ink", textDecoration: "none", display: "inline-block", minHeight: "28px" },
+});
+
+/** The head of a column, by which the lines are put in order; asked again, the other way round. */
+function Head({ header, asked }: { header: Header<LedgerRow, unknown>; asked: LedgerAsked }) {
+  const sort = LEDGER_SORTS.find((by) => by === header.column.id);
   const name = flexRender(header.column.columnDef.header, header.getContext());
-  if (!header.column.getCanSort()) return <td>{name}</td>;
+  if (!sort) return <td>{name}</td>;
+  const sorted = asked.sort === sort;
+  const [spoken, arrow] = sorted ? SORTED[asked.order] : (["none", ""] as const);
+  const first = sort === "day" ? "down" : "up";
+  const order = sorted ? (asked.order === "up" ? "down" : "up") : first;
   return (
     <th aria-sort={spoken}>
-      <chakra.button
-        type="button"
-        onClick={header.column.getToggleSortingHandler()}
-        fontWeight="700"
-        background="none"
-        border="none"
-        padding="0"
-        cursor="pointer"
-        color="ink"
-        minHeight="28px"
-      >
+      <HeadLink to={ledgerAddress(asked, { sort, order })} preventScrollReset>
         {name}
         <span aria-hidden>{arrow}</span>
-      </chakra.button>
+      </HeadLink>
     </th>
   );
 }

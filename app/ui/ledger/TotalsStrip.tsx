@@ -3,22 +3,26 @@ import { Form, useSubmit } from "react-router";
 import type { Total } from "~/core/ledger";
 import type { UnitSystem } from "~/core/units";
 import { Bar, Choice, QuietSpan, Sheet } from "~/ui/theme/parts";
-import { TOTALLED_BY, type TotalledBy } from "~/views/ledger/ledger-view";
+import { TOTALLED_BY } from "~/views/ledger/ledger-view";
 import { counted, sayMass } from "~/views/words";
+import { unusual, type LedgerAsked } from "./ledger-address";
 
 interface TotalsStripProps {
   totals: Total[];
-  by: TotalledBy;
+  asked: LedgerAsked;
   units: UnitSystem;
 }
 
 /** Totals; weighed, estimated, counted and spoilt never mix. */
-export function TotalsStrip({ totals, by, units }: TotalsStripProps) {
+export function TotalsStrip({ totals, asked, units }: TotalsStripProps) {
   const submit = useSubmit();
   return (
     <Sheet aria-label="Totals" padding="10px 14px" marginBottom="14px">
       <Form method="get" onChange={(e) => void submit(e.currentTarget, { preventScrollReset: true })}>
-        <Choice name="by" aria-label="Totals by" defaultValue={by} width="auto" marginBottom="8px">
+        {unusual({ ...asked, by: "crop" }).map(([name, value]) => (
+          <input key={name} type="hidden" name={name} value={value} />
+        ))}
+        <Choice name="by" aria-label="Totals by" defaultValue={asked.by} width="auto" marginBottom="8px">
           {TOTALLED_BY.map((key) => (
             <option key={key} value={key}>
               by {key}

@@ -6,12 +6,12 @@ import { cropAndVariety, sayInUnits, sayMass, shortDay } from "~/views/words";
 
 const column = createColumnHelper<LedgerRow>();
 
-/** The ledger's columns: the ISO day sorts, the spoken one is read and found. */
+/** The ledger's columns; the lines come in their order. */
 export function ledgerColumns(units: UnitSystem, today: string) {
   const picked = (line: LedgerRow, words: string) => (line.outcome === "nothing ready" ? "" : words);
   const day = (on: string) => sayInUnits(shortDay(on, today), units);
   return [
-    column.accessor((l) => `${l.pickedOn} ${day(l.pickedOn)}`, {
+    column.accessor("pickedOn", {
       id: "day",
       header: "Day",
       cell: ({ row }) => <time dateTime={row.original.pickedOn}>{day(row.original.pickedOn)}</time>,
@@ -22,13 +22,11 @@ export function ledgerColumns(units: UnitSystem, today: string) {
       id: "grams",
       header: "Weight",
       cell: ({ row }) => weightOf(row.original, units),
-      enableGlobalFilter: false,
     }),
     column.accessor((l) => l.pieces ?? -1, {
       id: "pieces",
       header: "Pieces",
       cell: ({ row }) => row.original.pieces ?? "",
-      enableGlobalFilter: false,
     }),
     column.accessor("condition", { header: "Condition", cell: (c) => picked(c.row.original, c.getValue()) }),
     column.accessor("fate", { header: "Goes to", cell: (c) => picked(c.row.original, c.getValue()) }),

@@ -5,11 +5,11 @@ import {
   amountOf,
   isGuessed,
   harvestOf,
-  isSpoilt,
   totalsBy,
   type CONDITIONS,
   type FATES,
   type Movement,
+  type SummedHarvest,
   type Total,
 } from "~/core/ledger";
 import type { SeasonCrop } from "~/core/seasons";
@@ -69,8 +69,7 @@ export function ledgerLines({ picks, lots, movements, weighings }: LedgerRecord,
   return picks.map(({ pick, ...of }) => {
     const own = lotsBy[pick.id] ?? [];
     const first = own.find((l) => l.id === pick.id) ?? own[0];
-    const harvest = own.flatMap((l) => harvestOf(movedBy[l.id] ?? []));
-    const amount = amountOf(harvest);
+    const amount = amountOf(own.flatMap((l) => harvestOf(movedBy[l.id] ?? [])));
     const { grams, pieces } = amount;
     const scale = first && weighedBy[first.id]?.[0];
     const onScale = scale && scale.containers.length > 0 ? scale : undefined;
@@ -91,41 +90,47 @@ export function ledgerLines({ picks, lots, movements, weighings }: LedgerRecord,
       fate: first?.fate ?? ("eat now" as const),
       label: first?.label ?? "",
       lots: own.map((l) => ({ ...l, now: amountOf(movedBy[l.id] ?? []), history: movedBy[l.id] ?? [] })),
-      harvest,
     };
   });
 }
 
 /** A line as the ledger's list needs it: how many lots, not what is in them. */
-export type LedgerRow = Omit<LedgerLine, "lots" | "harvest"> & { lots: number };
+export type LedgerRow = Omit<LedgerLine, "lots"> & { lots: number };
 
 /** Shortened for the list. */
-export function ledgerRow({ lots, harvest, ...line }: LedgerLine): LedgerRow {
+export function ledgerRow({ lots, ...line }: LedgerLine): LedgerRow {
   return { ...line, lots: lots.length };
+}
+
+/** Which lines of how many a page shows, counted from 1. */
+export interface LedgerShown {
+  from: number;
+  to: number;
+  count: number;
+  pages: number;
 }
 
 export const TOTALLED_BY = ["crop", "variety", "bed", "year"] as const;
 export type TotalledBy = (typeof TOTALLED_BY)[number];
 
-function keyOf(line: LedgerLine, by: TotalledBy): string {
-  if (by === "variety") return line.variety ? `${line.crop}, ${line.variety}` : line.crop;
-  return by === "year" ? line.pickedOn.slice(0, 4) : line[by];
+/** What a season gave in a year, with where it came from. */
+export interface SeasonOfLedger {
+  sum: { year: string } & SummedHarvest;
+  cropId: string;
+  variety: string;
+  bed: string;
 }
 
-/** Totals over the lines that stand: sums of what moved, weighed, estimated and spoilt apart; the largest first. */
-export function ledgerTotals(lines: readonly LedgerLine[], by: TotalledBy): Total[] {
-  const moved = lines
-    .filter((l) => l.withdrawnAt === null && l.outcome === "picked")
-    .flatMap((l) =>
-      l.harvest.map((m) => ({
-        key: keyOf(l, by),
-        pickId: l.id,
-        grams: m.grams,
-        pieces: m.pieces,
-        estimated: m.estimated,
-        spoilt: isSpoilt(m),
-      })),
-    );
+/** Totals of what stands in the ledger: weighed, estimated and spoilt apart; the largest first. */
+export function ledgerTotals(seasons: readonly SeasonOfLedger[], by: TotalledBy, crops: Catalogue): Total[] {
+  const keyOf = ({ sum, cropId, variety, bed }: SeasonOfLedger): string => {
+    if (by === "bed") return bed;
+    if (by === "year") return sum.year;
+    const crop = crops.find((c) => c.id === cropId)?.name ?? cropId;
+    return by === "variety" && variety ? `${crop}, ${variety}` : crop;
+  };
   const size = (t: Total) => t.weighedGrams + t.estimatedGrams;
-  return totalsBy(moved).sort((a, b) => size(b) - size(a) || b.pieces - a.pieces);
+  return totalsBy(seasons.map((s) => ({ ...s.sum, key: keyOf(s) }))).sort(
+    (a, b) => size(b) - size(a) || b.pieces - a.pieces,
+  );
 }

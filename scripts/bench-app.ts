@@ -1,0 +1,119 @@
+import { spawn, spawnSync, type ChildProcess } from "node:child_process";
+import { mkdtempSync, readFileSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import path from "node:path";
+import { makeTwentyYears } from "./twenty-years";
+
+/**
+ * Server time of every page in the demo's garden and in one of twenty years, as ratios to a page of one query in the
+ * same server and run. Each round asks every page once and the bare page between them, so that a noisy machine is noisy
+ * to all. Pages are measured as they are when nothing was written since, and right after a pick was logged.
+ *
+ * BENCH_ROUNDS: rounds for each garden (default 40). BENCH_MEMORY: requests over which memory is watched (default 1000).
+ */
+const ROUNDS = Math.max(10, Number(process.env.BENCH_ROUNDS ?? 40));
+const MEMORY_REQUESTS = Math.max(0, Number(process.env.BENCH_MEMORY ?? 1000));
+/** A page slower than this is asked a few times only, and not for the memory: the bench has to end. */
+const SLOW_MS = 3000;
+const FEW = 3;
+const PORT = 4195;
+const HOME = `http://127.0.0.1:${PORT}`;
+const PAGES = { horizon: "/", round: "/round", check: "/check/tomato-red", ledger: "/ledger", sky: "/sky", beds: "/beds", notes: "/notes" }; // prettier-ignore
+const NAMES = Object.keys(PAGES) as (keyof typeof PAGES)[];
+
+const folder = mkdtempSync(path.join(tmpdir(), "akmedon-bench-"));
+const envOf = (file: string) => ({ ...process.env, NODE_ENV: "production", HOST: "127.0.0.1", PORT: String(PORT), AKMEDON_GARDEN: file, AKMEDON_DEMO: "1" }); // prettier-ignore
+
+async function started(file: string): Promise<ChildProcess> {
+  const server = spawn("node", ["--import", "tsx", "server/start.ts"], { env: envOf(file), stdio: "ignore" });
+  for (let tries = 0; tries < 300; tries++) {
+    if (await fetch(`${HOME}/icon.svg`).then((r) => r.ok, () => false)) return server; // prettier-ignore
+    await new Promise((r) => setTimeout(r, 100));
+  }
+  server.kill("SIGKILL");
+  throw new Error("the server did not start within thirty seconds");
+}
+
+async function timed(at: string, body?: object): Promise<{ ms: number; bytes: number }> {
+  const start = performance.now();
+  const response = await fetch(HOME + at, body ? { method: "POST", headers: { "Content-Type": "application/json" }, body: JSON.stringify(body) } : {}); // prettier-ignore
+  const bytes = (await response.arrayBuffer()).byteLength;
+  if (!response.ok) throw new Error(`${at}: ${response.status}`);
+  return { ms: performance.now() - start, bytes };
+}
+
+let sequence = 0;
+const pick = () => ({ entries: [{ id: crypto.randomUUID(), device: "bench", sequence: ++sequence, at: "2026-09-19T06:00:00Z", kind: "pick", plantingId: "tomato-red", outcome: "picked", weight: "200 g" }] }); // prettier-ignore
+
+const p95 = (values: number[]) => [...values].sort((a, b) => a - b)[Math.floor(0.95 * (values.length - 1))]!;
+const rounded = (value: number) => Math.round(value * 100) / 100;
+const rssMb = (pid: number) => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, "utf8"))![1]) / 1024;
+
+interface Measured {
+  bare: number;
+  still: Record<string, number>;
+  afterPick: Record<string, number>;
+  entry: number;
+  bytes: Record<string, number>;
+  memoryGrowthMb: number;
+}
+
+async function measure(file: string): Promise<Measured> {
+  const server = await started(file);
+  const times = new Map<string, number[]>();
+  const put = (name: string, ms: number) => times.set(name, [...(times.get(name) ?? []), ms]);
+  const bytes: Record<string, number> = {};
+  try {
+    const slow = new Set<string>();
+    for (const name of NAMES) {
+      await timed(PAGES[name]);
+      const warm = await timed(PAGES[name]);
+      bytes[name] = warm.bytes;
+      if (warm.ms > SLOW_MS) slow.add(name);
+    }
+    for (let n = 0; n < 10; n++) await timed("/health");
+    for (let n = 0; n < ROUNDS; n++) {
+      for (const name of NAMES) {
+        put("bare", (await timed("/health")).ms);
+        if (slow.has(name) && n >= FEW) continue;
+        put(name, (await timed(PAGES[name])).ms);
+      }
+      put("entry", (await timed("/entries", pick())).ms);
+      const name = NAMES[n % NAMES.length]!;
+      if (!slow.has(name) || n < FEW * NAMES.length) put(`${name} after`, (await timed(PAGES[name])).ms);
+      await timed("/");
+    }
+    const quick = NAMES.filter((n) => !slow.has(n));
+    const before = rssMb(server.pid!);
+    for (let n = 0; n < MEMORY_REQUESTS; n++) await timed(PAGES[quick[n % quick.length]!]);
+    const of = (end: string) => Object.fromEntries(NAMES.map((n) => [n, p95(times.get(n + end)!)]));
+    return { bare: p95(times.get("bare")!), still: of(""), afterPick: of(" after"), entry: p95(times.get("entry")!), bytes, memoryGrowthMb: rssMb(server.pid!) - before }; // prettier-ignore
+  } finally {
+    server.kill();
+    await new Promise((r) => server.once("exit", r));
+  }
+}
+
+try {
+  const [demo, twenty] = [path.join(folder, "demo.sqlite"), path.join(folder, "twenty.sqlite")];
+  const made = spawnSync("npx", ["tsx", "scripts/demo.ts"], { env: envOf(demo), encoding: "utf8" });
+  if (made.status !== 0) throw new Error(made.stderr);
+  makeTwentyYears(twenty);
+  const [of, old] = [await measure(demo), await measure(twenty)];
+  for (const name of NAMES) {
+    const say = (m: Measured) => `${rounded(m.still[name]! / m.bare)} (after a pick ${rounded(m.afterPick[name]! / m.bare)}, ${Math.round(m.bytes[name]! / 1024)} KB)`; // prettier-ignore
+    console.log(`${name}: demo ${say(of)}; twenty years ${say(old)}`);
+  }
+  console.log(`bare page: demo ${rounded(of.bare)} ms, twenty years ${rounded(old.bare)} ms; entry: demo ${rounded(of.entry / of.bare)}`); // prettier-ignore
+  const ratio = (name: string) => rounded(old.still[name]! / old.bare);
+  console.log(
+    JSON.stringify({
+      ...Object.fromEntries(["horizon", "round", "check", "ledger", "sky"].map((n) => [`${n}RatioP95`, ratio(n)])),
+      entryRatioP95: rounded(old.entry / old.bare),
+      historyRatioMax: rounded(Math.max(...NAMES.map((n) => old.still[n]! / old.bare / (of.still[n]! / of.bare)))),
+      memoryGrowthMb: rounded(old.memoryGrowthMb),
+    }),
+  );
+} finally {
+  rmSync(folder, { recursive: true, force: true });
+}
