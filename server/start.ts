@@ -17,7 +17,14 @@ async function start(): Promise<void> {
     console.error(error.code === "EADDRINUSE" ? `Port ${port} is in use: set PORT to another one.` : error.message);
     process.exit(1);
   });
-  server.listen(port, host, () => console.log(`Akmedon is at http://${host}:${port} (Ctrl+C ends it)`));
+  server.listen(port, host, () => {
+    console.log(`Akmedon is at http://${host}:${port} (Ctrl+C ends it)`);
+    // Asks itself for the start page, so that nobody waits for the threads to start and the first plan.
+    void fetch(`http://${host}:${port}/`).then(
+      (page) => page.arrayBuffer(),
+      () => undefined,
+    );
+  });
   const end = () => {
     server.close(() => process.exit(0));
     server.closeIdleConnections();

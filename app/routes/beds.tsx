@@ -13,10 +13,10 @@ import { wholeOrTold } from "~/services/garden/whole-or-told.server";
 
 export const meta: Route.MetaFunction = () => [{ title: "Beds · Akmedon" }];
 
-export function loader() {
+export function loader({ request }: Route.LoaderArgs) {
   const { db, garden } = knownGarden();
   return {
-    beds: bedsPage(db, garden),
+    beds: bedsPage(db, garden, new URL(request.url).searchParams.get("earlier") ?? ""),
     kinds: BED_KIND_LABELS,
     copies: lastYearsLines(db, garden) !== "",
     units: garden.unitSystem,

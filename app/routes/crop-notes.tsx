@@ -14,6 +14,7 @@ import { cropPage, cropYearOf } from "~/services/notes/notes-page.server";
 import type { NotesAnswer } from "~/views/notes/notes-answer";
 import { fieldsOf } from "./form";
 import { knownGarden } from "~/services/garden/known-garden.server";
+import { whenPlanned } from "~/services/garden/when-planned.server";
 import { CropNotesPage } from "~/ui/notes/CropNotesPage";
 import { wholeOrTold } from "~/services/garden/whole-or-told.server";
 
@@ -21,11 +22,12 @@ export const meta: Route.MetaFunction = ({ data: loaded }) => [
   { title: `${(loaded as { notes?: { name: string } } | undefined)?.notes?.name ?? "Field notes"} · Akmedon` },
 ];
 
-export function loader({ params }: Route.LoaderArgs) {
+export async function loader({ request, params }: Route.LoaderArgs) {
   const { db, garden } = knownGarden();
   const notes = cropPage(db, params.cropId, garden.unitSystem);
   if (!notes) throw data("There is no such crop in the field notes.", { status: 404 });
-  return { notes, units: garden.unitSystem, year: cropYearOf(db, garden, params.cropId)! };
+  const year = await whenPlanned(request, db, garden, () => cropYearOf(db, garden, params.cropId)!);
+  return { notes, units: garden.unitSystem, year: year.page };
 }
 
 const Intent = z.discriminatedUnion("intent", [

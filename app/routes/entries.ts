@@ -1,5 +1,5 @@
 import type { Route } from "./+types/entries";
-import { takeEntries } from "~/services/entries/take-entries.server";
+import { readyForEntries, takeEntries } from "~/services/entries/take-entries.server";
 import { knownGarden } from "~/services/garden/known-garden.server";
 import { wholeOrTold } from "~/services/garden/whole-or-told.server";
 
@@ -19,7 +19,9 @@ export const action = wholeOrTold(async ({ request }: Route.ActionArgs) => {
   } catch {
     return refuse("Entries are sent as JSON.", 400);
   }
-  const outcome = takeEntries(knownGarden().db, batch);
+  const { db, garden } = knownGarden();
+  await readyForEntries(db, garden, batch);
+  const outcome = takeEntries(db, batch);
   if (outcome.status === "no batch") return refuse("Send entries as a list of at most 200.", 400);
   return Response.json({ answers: outcome.answers });
 });

@@ -3,11 +3,12 @@ import { z } from "zod";
 import type { Route } from "./+types/planting";
 import { fieldErrors, type FieldErrors } from "~/core/issues";
 import { PlantingForm, editPlanting, removePlanting } from "~/services/beds/edit-planting.server";
-import { plantingPage } from "~/services/beds/planting-page.server";
+import { plantingLife, plantingPage } from "~/services/beds/planting-page.server";
 import { endSeason, reopenSeason, undoNextCrop } from "~/services/beds/seasons.server";
 import { TreatmentForm, logTreatment, undoTreatment } from "~/services/beds/treatments.server";
 import { todayOf } from "~/services/garden/clock.server";
 import { knownGarden } from "~/services/garden/known-garden.server";
+import { whenPlanned } from "~/services/garden/when-planned.server";
 import { PlantingPage } from "~/ui/beds/PlantingPage";
 import { inUnits, sayDay } from "~/views/words";
 import { fieldsOf } from "./form";
@@ -15,11 +16,12 @@ import { wholeOrTold } from "~/services/garden/whole-or-told.server";
 
 export const meta: Route.MetaFunction = () => [{ title: "Change a planting · Akmedon" }];
 
-export function loader({ params }: Route.LoaderArgs) {
+export async function loader({ request, params }: Route.LoaderArgs) {
   const { db, garden } = knownGarden();
   const page = plantingPage(db, garden, params.plantingId);
   if (!page) throw data("This planting is no longer there.", { status: 404 });
-  return page;
+  const life = await whenPlanned(request, db, garden, () => plantingLife(db, garden, params.plantingId));
+  return { ...page, life: life.page };
 }
 
 const Intent = z.enum(["save", "finish", "over", "reopen", "back", "remove", "log treatment", "withdraw treatment", "restore treatment"]); // prettier-ignore

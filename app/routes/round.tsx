@@ -1,18 +1,25 @@
 import type { Route } from "./+types/round";
 import { knownGarden } from "~/services/garden/known-garden.server";
+import { whenPlanned } from "~/services/garden/when-planned.server";
 import { containersOf } from "~/services/ledger/containers.server";
 import { roundPage } from "~/services/round/round-page.server";
 import { RoundPreview } from "~/ui/round/RoundPreview";
 import { RoundWalk } from "~/ui/round/RoundWalk";
+import { Following } from "~/ui/shell/Following";
 
 export const meta: Route.MetaFunction = () => [{ title: "Round · Akmedon" }];
 
-export function loader() {
+export function loader({ request }: Route.LoaderArgs) {
   const { db, garden } = knownGarden();
-  return { round: roundPage(db, garden), containers: containersOf(db) };
+  return whenPlanned(request, db, garden, () => ({ round: roundPage(db, garden), containers: containersOf(db) }));
 }
 
 export default function Round({ loaderData }: Route.ComponentProps) {
-  const { round, containers } = loaderData;
-  return round.status === "out" ? <RoundWalk round={round} containers={containers} /> : <RoundPreview round={round} />;
+  return (
+    <Following of={loaderData.page}>
+      {({ round, containers }) =>
+        round.status === "out" ? <RoundWalk round={round} containers={containers} /> : <RoundPreview round={round} />
+      }
+    </Following>
+  );
 }

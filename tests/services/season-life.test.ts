@@ -2,7 +2,7 @@ import { expect, test } from "vitest";
 import { plannedGarden } from "~/services/garden/planned-garden.server";
 import { seasonLifeOf } from "~/services/life/season-life.server";
 import { cropYearOf } from "~/services/notes/notes-page.server";
-import { horizonPage } from "~/services/horizon/horizon-page.server";
+import { unfitOf } from "~/services/horizon/horizon-page.server";
 import { between, sayExpected } from "~/views/words";
 import { catalogue } from "~/catalogue/catalogue.server";
 import { demoGarden } from "./garden-fixture";
@@ -41,14 +41,14 @@ test("a crop's year here names its starts and amounts, or says that it does not 
   expect(cropYearOf(db, garden, "tulip")).toBeUndefined();
 });
 
-test("no loss is told of what nobody has seen", () => {
+test("no loss is told of what nobody has seen", async () => {
   const { db, garden } = demoGarden();
   const { outlook } = plannedGarden(db, garden);
   const seen = (id: string) => {
     const { looks, picks, counts } = outlook.plantings.find((p) => p.planting.id === id)!.planting;
     return looks.length + picks.length + counts.length > 0;
   };
-  for (const told of horizonPage(db, garden).sentences.unfit) expect(seen(told.plantingId!)).toBe(true);
+  for (const told of await unfitOf(db, garden)) expect(seen(told.plantingId!)).toBe(true);
 });
 
 test("amounts are told with their doubt, in one unit, and as one number where it is well known", () => {

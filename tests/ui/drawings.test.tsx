@@ -2,7 +2,7 @@ import { ChakraProvider } from "@chakra-ui/react";
 import { renderToStaticMarkup } from "react-dom/server";
 import { expect, test } from "vitest";
 import { ReadinessArc } from "~/ui/arc/ReadinessArc";
-import { BAND_PATTERN } from "~/ui/horizon/bands";
+import { BAND_PATTERNS } from "~/ui/theme/band-patterns";
 import { BandStripes } from "~/ui/horizon/BandStripes";
 import { RidgeRow } from "~/ui/horizon/RidgeRow";
 import { system } from "~/ui/theme";
@@ -45,10 +45,10 @@ test("a ridge has a handle for each planned pick, named with day and amount for 
 });
 
 test("bands of four kinds have four different patterns, told apart without colour", () => {
-  const patterns = Object.values(BAND_PATTERN).map((p) =>
+  const patterns = Object.values(BAND_PATTERNS).map((p) =>
     String(p.backgroundImage).replace(/color-mix\([^)]*\)[^)]*\)|var\([^)]*\)/g, "C"),
   );
   expect(new Set(patterns).size).toBe(4);
   const html = draw(<BandStripes count={14} bands={[{ kind: "frost", from: 4.72, to: 5.28, label: null }]} />);
-  expect(html).toContain("left:33.7");
+  expect(html).toContain("left:33.71%");
 });

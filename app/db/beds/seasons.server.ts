@@ -39,12 +39,18 @@ export function seasonById(db: Db, id: string): SeasonRow | undefined {
   return db.select().from(season).where(eq(season.id, id)).get();
 }
 
-/** All seasons with their standing ends, for the beds' page: the newest of each planting is the last. */
-export function seasonsWithEnds(db: Db) {
+/** All seasons of some plantings with their standing ends: the newest of each planting is the last. */
+export function seasonsWithEnds(db: Db, plantings: readonly { id: string }[]) {
   return db
     .select()
     .from(season)
     .leftJoin(seasonEnd, and(eq(seasonEnd.seasonId, season.id), isNull(seasonEnd.withdrawnAt)))
+    .where(
+      inArray(
+        season.plantingId,
+        plantings.map((p) => p.id),
+      ),
+    )
     .orderBy(asc(season.opensOn))
     .all()
     .map((row) => ({ ...row.season, end: row.season_end }));

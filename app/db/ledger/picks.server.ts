@@ -1,4 +1,5 @@
 import { and, asc, desc, eq, inArray, isNull, sql } from "drizzle-orm";
+import type { AnySQLiteColumn } from "drizzle-orm/sqlite-core";
 import type { Db } from "../db.server";
 import {
   bed,
@@ -102,19 +103,32 @@ export function pickedBySeason(db: Db, plantingId?: string) {
     .all();
 }
 
-/** What every season gave in every year, with where it came from: the ledger's totals are grouped from these. */
-export function seasonSums(db: Db) {
+/** What the garden gave by one of these; of what is not told apart any one stands beside it. */
+export function harvestSums(db: Db, by: "crop" | "variety" | "bed" | "year") {
+  const sum = (of: AnySQLiteColumn) => sql<number>`sum(${of})`;
+  const keys = { crop: [planting.cropId], variety: [planting.cropId, planting.variety], bed: [bed.id], year: [seasonSum.year] }; // prettier-ignore
   return db
-    .select({ sum: seasonSum, cropId: planting.cropId, variety: planting.variety, bed: bed.name })
+    .select({
+      cropId: planting.cropId,
+      variety: planting.variety,
+      bed: bed.name,
+      year: seasonSum.year,
+      picks: sql<number>`sum(${seasonSum.picks})`,
+      grams: sum(seasonSum.grams),
+      pieces: sum(seasonSum.pieces),
+      estimatedGrams: sum(seasonSum.estimatedGrams),
+      spoiltGrams: sum(seasonSum.spoiltGrams),
+      spoiltEstimatedGrams: sum(seasonSum.spoiltEstimatedGrams),
+      spoiltPieces: sum(seasonSum.spoiltPieces),
+    })
     .from(seasonSum)
     .innerJoin(season, eq(seasonSum.seasonId, season.id))
     .innerJoin(planting, eq(season.plantingId, planting.id))
     .innerJoin(bed, eq(planting.bedId, bed.id))
-    .orderBy(asc(seasonSum.firstOn))
+    .groupBy(...keys[by])
+    .orderBy(sql`min(${seasonSum.firstOn})`)
     .all();
 }
-
-export type SeasonSum = ReturnType<typeof seasonSums>[number];
 
 /** Picks of a round that stand, with the planting each is of. */
 export function picksOfRound(db: Db, roundId: string): (PickRow & { plantingId: string })[] {

@@ -1,4 +1,4 @@
-import { asc, between, count, desc, getTableColumns, max, min, ne, not, sql } from "drizzle-orm";
+import { asc, between, count, desc, getTableColumns, ne, not, sql } from "drizzle-orm";
 import { FIRST_DAY, LAST_DAY } from "~/core/calendar";
 import type { DailyWeather } from "~/core/weather";
 import type { Db } from "../db.server";
@@ -50,20 +50,6 @@ export function saveObserved(db: Db, days: readonly DailyWeather[], source: stri
         })
         .run();
   });
-}
-
-/** How far the record reaches, and when it last changed. */
-export function recordSpan(db: Db) {
-  return db
-    .select({
-      days: count(),
-      from: min(weatherDay.day),
-      to: max(weatherDay.day),
-      changedAt: max(weatherDay.importedAt),
-    })
-    .from(weatherDay)
-    .where(usable)
-    .get();
 }
 
 /** The newest day on record, and where it came from. */

@@ -2,7 +2,7 @@ import { groupBy } from "es-toolkit";
 import { rowLengthIn } from "~/core/units";
 import type { Db } from "~/db/client.server";
 import { allBeds } from "~/db/beds/beds.server";
-import { allPlantings, type PlantingRow } from "~/db/beds/plantings.server";
+import { plantingsSince, type PlantingRow } from "~/db/beds/plantings.server";
 import { seasonsWithEnds } from "~/db/beds/seasons.server";
 import type { GardenRow } from "~/db/garden/garden.server";
 import { todayOf } from "../garden/clock.server";
@@ -16,8 +16,8 @@ export function lastYearsLines(db: Db, garden: GardenRow): string {
   const today = todayOf(garden);
   const last = String(Number(today.slice(0, 4)) - 1);
   const crops = new Map(cropsOf(db).map((c) => [c.id, c]));
-  const seasons = groupBy(seasonsWithEnds(db), (s) => s.plantingId);
-  const plantings = allPlantings(db);
+  const plantings = plantingsSince(db, `${last}-01-01`);
+  const seasons = groupBy(seasonsWithEnds(db, plantings), (s) => s.plantingId);
   return allBeds(db)
     .map((bed) => {
       const lines = plantings.filter((p) => p.bedId === bed.id).flatMap((p) => {

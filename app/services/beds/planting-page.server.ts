@@ -14,6 +14,11 @@ import { todayOf } from "../garden/clock.server";
 import { cropsOf, wayOf } from "../garden/household-crops.server";
 import { seasonLifeOf } from "../life/season-life.server";
 
+/** The strip of a planting's season over its earlier ones. */
+export function plantingLife(db: Db, garden: GardenRow, plantingId: string) {
+  return inUnits(seasonLifeOf(db, garden, plantingId), garden.unitSystem);
+}
+
 /** A planting with its seasons, for changing it; undefined when there is none such. */
 export function plantingPage(db: Db, garden: GardenRow, plantingId: string) {
   const row = plantingById(db, plantingId);
@@ -39,7 +44,6 @@ export function plantingPage(db: Db, garden: GardenRow, plantingId: string) {
     },
     way: crop ? inUnits(wayOf(db, crop), garden.unitSystem) : null,
     treatments: treatmentsOf(db, row.id).map((t) => ({ ...t, until: addDays(t.treatedOn, t.intervalDays) })),
-    life: inUnits(seasonLifeOf(db, garden, row.id), garden.unitSystem),
     units: garden.unitSystem,
     rowUnit: garden.unitSystem === "metric" ? ("m" as const) : ("ft" as const),
     plantsPerM: crop?.life.spacing.plantsPerM ?? null,

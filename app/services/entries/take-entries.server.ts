@@ -1,6 +1,16 @@
 import { EntryBatch, type EntryAnswer } from "~/core/entries";
 import type { Db } from "~/db/client.server";
+import type { GardenRow } from "~/db/garden/garden.server";
+import { planAhead } from "../garden/planned-garden.server";
 import { applyEntry } from "./apply-entry.server";
+
+/** A round starts from the plan: where one is asked for it is worked out first, beside the other requests. */
+export async function readyForEntries(db: Db, garden: GardenRow, raw: unknown): Promise<void> {
+  const batch = EntryBatch.safeParse(raw);
+  const starts = batch.success && batch.data.entries.some((e) => (e as { kind?: unknown } | null)?.kind === "start round"); // prettier-ignore
+  // Where the plan cannot be had, the entry is answered for that; the others have nothing to do with it.
+  if (starts) await planAhead(db, garden).catch((error: unknown) => console.error(error));
+}
 
 export type BatchOutcome = { status: "answered"; answers: EntryAnswer[] } | { status: "no batch" };
 

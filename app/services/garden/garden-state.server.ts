@@ -16,7 +16,7 @@ import { allSchoolChoices, allVarieties } from "~/db/notes/household.server";
 import { coversFrom } from "~/db/sky/covers.server";
 import { handsRules } from "~/db/sky/hands.server";
 import { observedDays } from "~/db/sky/weather.server";
-import { usualClimate } from "./usual-climate.server";
+import { usualWhereUnknown } from "./normals.server";
 import { minutesUsedOn } from "../round/minutes-used.server";
 import { measuredErrorOf, newestForecast } from "../sky/forecast-archive.server";
 import { gardenNow } from "./clock.server";
@@ -40,7 +40,7 @@ export function gardenState(db: Db, row: GardenRow, today: IsoDay): GardenState 
     beds: allBeds(db),
     plantings: plantingStates(db, row, crops, today),
     observed: observedDays(db),
-    usual: usualClimate(row),
+    usual: usualWhereUnknown(db, row),
     forecast: forecast.days,
     hours: forecast.hours,
     forecastError: measuredErrorOf(db, row),

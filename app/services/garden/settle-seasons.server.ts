@@ -1,7 +1,7 @@
 import { addDays, daysBetween, type IsoDay } from "~/core/calendar";
 import type { Crop } from "~/core/crops";
 import { startBefore, workedOutStart, yearTurnOn } from "~/core/seasons";
-import { usualNormals, type ClimateNormals, type DailyWeather } from "~/core/weather";
+import type { ClimateNormals, DailyWeather } from "~/core/weather";
 import type { Db } from "~/db/client.server";
 import { pickedBySeason } from "~/db/ledger/picks.server";
 import type { GardenRow } from "~/db/garden/garden.server";
@@ -20,7 +20,7 @@ import {
 import { observedDays } from "~/db/sky/weather.server";
 import { todayOf } from "./clock.server";
 import { cropsOf } from "./household-crops.server";
-import { usualClimate } from "./usual-climate.server";
+import { normalsOf } from "./normals.server";
 
 /** The climate that starts are worked out from. */
 interface Climate {
@@ -67,7 +67,7 @@ function settle(db: Db, garden: GardenRow, plantings: readonly PlantingRow[]): v
 function climateOf(db: Db, garden: GardenRow): Climate {
   const days = observedDays(db);
   return {
-    normals: usualNormals(days, usualClimate(garden), garden.latitude),
+    normals: normalsOf(db, garden),
     observed: new Map(days.map((d) => [d.day, d])),
     latitude: garden.latitude,
     today: todayOf(garden),

@@ -3,17 +3,24 @@ import type { GardenRow } from "~/db/garden/garden.server";
 import { openRound } from "~/db/round/rounds.server";
 import { horizonView } from "~/views/horizon/horizon-view";
 import { oddDays } from "~/db/sky/weather.server";
+import { unfitSentences, type GardenSentence } from "~/views/sentences/garden";
 import { inUnits } from "~/views/words";
 import { noticesOf } from "../garden/household-crops.server";
-import { losersIn, plannedGarden } from "../garden/planned-garden.server";
+import { losersFor, plannedGarden } from "../garden/planned-garden.server";
 
-/** The start page. */
+/** The start page, but for what does not fit. */
 export function horizonPage(db: Db, garden: GardenRow) {
   const planned = plannedGarden(db, garden);
   return inUnits(
-    horizonView(planned, losersIn(db, planned), openRound(db) !== undefined, [...noticesOf(db), ...oddDaysTold(db)]),
+    horizonView(planned, openRound(db) !== undefined, [...noticesOf(db), ...oddDaysTold(db)]),
     planned.units,
   );
+}
+
+/** What the plan of the start page has no time for, and what would save it: it takes longer than the page may. */
+export async function unfitOf(db: Db, garden: GardenRow): Promise<GardenSentence[]> {
+  const planned = plannedGarden(db, garden);
+  return inUnits(unfitSentences(planned, await losersFor(db, planned)), planned.units);
 }
 
 /** Days of the record that an earlier version let in and that cannot be. */

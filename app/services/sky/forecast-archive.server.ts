@@ -1,46 +1,42 @@
 import { z } from "zod";
 import { addDays, type IsoDay } from "~/core/calendar";
-import {
-  HourTold,
-  measuredError,
-  usualNormals,
-  type ForecastDay,
-  type ForecastError,
-} from "~/core/weather";
+import { HourTold, measuredError, type ForecastDay, type ForecastError } from "~/core/weather";
 import type { Db } from "~/db/client.server";
 import type { GardenRow } from "~/db/garden/garden.server";
 import { revisionOfSource } from "~/db/revision.server";
-import {
-  archivedSince,
-  daysOfIssue,
-  issuesSince,
-  type ForecastIssueRow,
-} from "~/db/sky/forecasts.server";
+import { archivedSince, daysOfIssue, issuesSince, type ForecastIssueRow } from "~/db/sky/forecasts.server";
 import { observedDays } from "~/db/sky/weather.server";
-import { usualClimate } from "../garden/usual-climate.server";
+import { normalsOf } from "../garden/normals.server";
 
 /** A forecast of this age is worse than the usual weather, days: our judgement. */
 const MOST_AGE_DAYS = 10;
 /** Errors are measured over this much of the archive, days. */
 const MEASURED_DAYS = 400;
 
-/** Whatever was told of the days from today on, each by the newest issue that speaks of it. */
-export function newestForecast(
-  db: Db,
-  today: IsoDay,
-): { days: ForecastDay[]; hours: HourTold[]; newest: ForecastIssueRow | undefined } {
+/** Forecasts that may still be believed, the newest first. */
+function issuesOf(db: Db, today: IsoDay): ForecastIssueRow[] {
   // A demo stepped back, or a clock set right, leaves issues of days to come.
-  const issues = issuesSince(db, addDays(today, -MOST_AGE_DAYS))
+  return issuesSince(db, addDays(today, -MOST_AGE_DAYS))
     .filter((i) => i.issuedOn <= today)
     // As instants: texts of different zones do not sort.
-    .sort((a, b) => Date.parse(b.issuedAt) - Date.parse(a.issuedAt) || b.fetchedAt.localeCompare(a.fetchedAt));
+    .sort((a, b) => Date.parse(b.issuedAt) - Date.parse(a.issuedAt) || b.fetchedAt.localeCompare(a.fetchedAt)); // prettier-ignore
+}
+
+/** The newest forecast. */
+export function newestIssue(db: Db, today: IsoDay): ForecastIssueRow | undefined {
+  return issuesOf(db, today)[0];
+}
+
+/** Whatever was told of the days from today on, each by the newest issue that speaks of it. */
+export function newestForecast(db: Db, today: IsoDay): { days: ForecastDay[]; hours: HourTold[] } {
+  const issues = issuesOf(db, today);
   const days = new Map<IsoDay, ForecastDay>();
   for (const issue of issues)
     for (const d of daysOfIssue(db, issue.id))
       if (!days.has(d.day)) days.set(d.day, { ...d, issuedOn: issue.issuedOn });
   // A day typed by hand tells no hours, and takes none away.
   const withHours = issues.find((i) => i.hours !== null);
-  return { days: [...days.values()], hours: withHours ? hoursOf(withHours.hours!) : [], newest: issues[0] };
+  return { days: [...days.values()], hours: withHours ? hoursOf(withHours.hours!) : [] };
 }
 
 function hoursOf(json: string): HourTold[] {
@@ -59,7 +55,7 @@ export function measuredErrorOf(db: Db, row: GardenRow): ForecastError {
   const observed = observedDays(db);
   const last = observed.at(-1)?.day;
   const archive = archivedSince(db, last ? addDays(last, -MEASURED_DAYS) : "");
-  const error = measuredError(archive, observed, usualNormals(observed, usualClimate(row), latitude));
+  const error = measuredError(archive, observed, normalsOf(db, row));
   measured.set(db, { key, error });
   return error;
 }

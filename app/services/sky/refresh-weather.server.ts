@@ -1,7 +1,7 @@
 import { httpForecast, httpStation } from "~/adapters/http-weather.server";
 import { USUAL_PATIENCE, type Patience } from "~/adapters/fetch-text.server";
 import { addDays, dayOfYear, daysBetween, instantOf, localMoment, type IsoDay } from "~/core/calendar";
-import { stationDays, usualNormals, type DailyWeather } from "~/core/weather";
+import { stationDays, type DailyWeather } from "~/core/weather";
 import type { Db } from "~/db/client.server";
 import type { GardenRow } from "~/db/garden/garden.server";
 import { allFeeds, feedOf, updateFeed, type FeedKind, type FeedRow } from "~/db/sky/feeds.server";
@@ -9,7 +9,7 @@ import { saveForecast } from "~/db/sky/forecasts.server";
 import { observedDays, saveObserved } from "~/db/sky/weather.server";
 import { WeatherUnreachable } from "~/ports/weather-unreachable";
 import { gardenNow, todayOf } from "../garden/clock.server";
-import { usualClimate } from "../garden/usual-climate.server";
+import { normalsOf } from "../garden/normals.server";
 import { standIns } from "./stand-ins.server";
 
 /** A good answer is good for this long; after a failure it is asked again sooner. */
@@ -144,8 +144,6 @@ function firstMissing(db: Db, today: IsoDay): IsoDay {
   for (let back = MOST_DAYS_BACK; back > 0; back--) if (!seen.has(addDays(today, -back))) return addDays(today, -back);
   return today;
 }
-
-const normalsOf = (db: Db, row: GardenRow) => usualNormals(observedDays(db), usualClimate(row), row.latitude);
 
 /** Degrees of the other kind pass every limit in a mild season: they are known by how far all days are from the usual. */
 function refuseOtherUnits(db: Db, row: GardenRow, days: readonly DailyWeather[]): void {

@@ -22,10 +22,13 @@ export function ReadinessArc({ at, spread, size, label, urgent = false }: Readin
   const height = large ? 104 : 22;
   const pad = large ? 22 : 6;
   const point = (x: number) => [pad + x * (width - 2 * pad), height - pad - rise(x) * (height - 2 * pad)] as const;
-  const line = (from: number, to: number) =>
-    Array.from({ length: 33 }, (_, i) => point(from + ((to - from) * i) / 32))
-      .map(([x, y], i) => `${i ? "L" : "M"}${x.toFixed(1)} ${y.toFixed(1)}`)
-      .join("");
+  // A stretch of a parabola is one curve whose middle point is where its two tangents meet.
+  const line = (from: number, to: number) => {
+    const [[x0, y0], [x2, y2]] = [point(from), point(to)];
+    const meet = rise(from) + ((to - from) / 2) * (4 - 8 * from);
+    const y1 = height - pad - meet * (height - 2 * pad);
+    return `M${x0.toFixed(1)} ${y0.toFixed(1)}Q${((x0 + x2) / 2).toFixed(1)} ${y1.toFixed(1)} ${x2.toFixed(1)} ${y2.toFixed(1)}`;
+  };
   const low = Math.max(0, at - spread);
   const high = Math.min(1, at + spread);
   const [cx, cy] = point(Math.min(1, Math.max(0, at)));
@@ -51,8 +54,8 @@ export function ReadinessArc({ at, spread, size, label, urgent = false }: Readin
         />
       )}
       <circle
-        cx={cx}
-        cy={cy}
+        cx={Math.round(cx * 10) / 10}
+        cy={Math.round(cy * 10) / 10}
         r={large ? 11 : 4.6}
         fill={colour}
         stroke={ink("paper")}

@@ -24,6 +24,7 @@ interface BedSectionProps {
 export function BedSection({ bed, kinds, units, first, last }: BedSectionProps) {
   const growing = bed.plantings.filter((p) => !p.finished);
   const over = bed.plantings.filter((p) => p.finished);
+  const grew = over.length + bed.earlier;
   return (
     <chakra.section
       id={bed.id}
@@ -56,17 +57,24 @@ export function BedSection({ bed, kinds, units, first, last }: BedSectionProps) 
         {growing.length === 0 && <chakra.li color="soft">Nothing grows here now.</chakra.li>}
       </PlainList>
       <LinesForm bed={bed} bedNames={[]} units={units} />
-      <Fold quiet summary={<>Change this bed{over.length ? `, or see what grew here (${over.length})` : ""}</>}>
+      <Fold quiet open={bed.opened} summary={<>Change this bed{grew ? `, or see what grew here (${grew})` : ""}</>}>
         <PlainList marginBottom="10px">
           {over.map((p) => (
             <OverLine key={p.id} p={p} />
           ))}
+          {bed.earlier > 0 && (
+            <li>
+              <EarlierLink to={`/beds?earlier=${bed.id}#${bed.id}`}>{bed.earlier} more of earlier years</EarlierLink>
+            </li>
+          )}
         </PlainList>
         <ChangeBed bed={bed} kinds={kinds} first={first} last={last} />
       </Fold>
     </chakra.section>
   );
 }
+
+const EarlierLink = chakra(Link, { base: { display: "inline-flex", alignItems: "center", minHeight: "48px" } });
 
 function GrowingLine({ p }: { p: PlantingShown }) {
   return (

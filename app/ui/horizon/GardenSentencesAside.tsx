@@ -1,5 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { Link } from "react-router";
+import { Suspense, type ReactNode } from "react";
+import { Await, Link } from "react-router";
 import type { GardenSentence, GardenSentences } from "~/views/sentences/garden";
 import { PlainList, Quiet } from "~/ui/theme/parts";
 
@@ -7,18 +8,19 @@ const PARTS = [
   ["best", "At its best", "Nothing is at its best today."],
   ["turning", "About to turn", "Nothing is about to turn."],
   ["threatened", "Threatened", "No frost or storm in sight."],
-  ["unfit", "Doesn’t fit", "Everything fits in the time there is."],
 ] as const;
 
 interface AsideProps {
   sentences: GardenSentences;
+  /** Comes after the page: the plan has to be asked again for it. */
+  unfit: Promise<GardenSentence[]>;
   /** Without a forecast nothing is said of what threatens but that it is not known. */
   weatherKnown: boolean;
   usualFrost: { last: string; first: string };
 }
 
 /** The garden in plain sentences, beside the board at the table, above it in the field. */
-export function GardenSentencesAside({ sentences, weatherKnown, usualFrost }: AsideProps) {
+export function GardenSentencesAside({ sentences, unfit, weatherKnown, usualFrost }: AsideProps) {
   return (
     <chakra.aside
       aria-label="The garden in words"
@@ -32,31 +34,53 @@ export function GardenSentencesAside({ sentences, weatherKnown, usualFrost }: As
       gap="16px"
     >
       {PARTS.map(([part, title, none]) => (
-        <Box key={part}>
-          <chakra.h2 fontSize="1.2rem" marginBottom="4px">
-            {title}
-          </chakra.h2>
-          {sentences[part].length === 0 ? (
-            <Quiet>
-              {part === "threatened" && !weatherKnown ? "No forecast here: I do not know about frost or storms." : none}
-            </Quiet>
-          ) : (
-            <PlainList display="grid" gap="8px">
-              {sentences[part].map((s, i) => (
-                <li key={i}>
-                  <SentenceLine sentence={s} cold={part === "threatened"} />
-                </li>
-              ))}
-            </PlainList>
-          )}
+        <Paragraph key={part} title={title}>
+          <Sentences
+            sentences={sentences[part]}
+            none={
+              part === "threatened" && !weatherKnown ? "No forecast here: I do not know about frost or storms." : none
+            }
+            cold={part === "threatened"}
+          />
           {part === "threatened" && !weatherKnown && (
             <Quiet marginTop="4px">
               {usualFrost.last}. {usualFrost.first}.
             </Quiet>
           )}
-        </Box>
+        </Paragraph>
       ))}
+      <Paragraph title="Doesn’t fit">
+        <Suspense fallback={<Quiet>Asking the plan again …</Quiet>}>
+          <Await resolve={unfit} errorElement={<Quiet>That could not be worked out just now.</Quiet>}>
+            {(told) => <Sentences sentences={told} none="Everything fits in the time there is." />}
+          </Await>
+        </Suspense>
+      </Paragraph>
     </chakra.aside>
+  );
+}
+
+function Paragraph({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <Box>
+      <chakra.h2 fontSize="1.2rem" marginBottom="4px">
+        {title}
+      </chakra.h2>
+      {children}
+    </Box>
+  );
+}
+
+function Sentences({ sentences, none, cold = false }: { sentences: GardenSentence[]; none: string; cold?: boolean }) {
+  if (sentences.length === 0) return <Quiet>{none}</Quiet>;
+  return (
+    <PlainList display="grid" gap="8px">
+      {sentences.map((s, i) => (
+        <li key={i}>
+          <SentenceLine sentence={s} cold={cold} />
+        </li>
+      ))}
+    </PlainList>
   );
 }
 

@@ -1,16 +1,17 @@
 import { Box, chakra } from "@chakra-ui/react";
 import type { HorizonView } from "~/views/horizon/horizon-view";
+import type { Band } from "~/views/sky/bands";
 import { ink } from "~/ui/theme";
 import { BandStripes } from "./BandStripes";
-import { BAND_PATTERN } from "./bands";
 import { BedRows } from "./BedRows";
+import { BOARD_CSS } from "./board-css";
 import { PhoneDays, SkyStrip } from "./HorizonSky";
 import { LABELS } from "./layout";
 
 /** Beds in walking order down the side, the days across, every planting a ridge of worth. */
 export function HorizonBoard({ view }: { view: HorizonView }) {
   return (
-    <Box position="relative" minWidth="0" overflowX="clip">
+    <Box position="relative" minWidth="0" overflowX="clip" css={BOARD_CSS}>
       <SkyStrip view={view} />
       <PhoneDays view={view} />
       <Box position="relative">
@@ -54,17 +55,12 @@ function Bands({ view }: { view: HorizonView }) {
 }
 
 function Legend() {
-  const swatch = (kind: keyof typeof BAND_PATTERN, words: string) => (
+  const swatch = (kind: Band["kind"], words: string) => (
     <chakra.span display="inline-flex" alignItems="center" gap="6px">
       <span
         aria-hidden
-        style={{
-          width: 26,
-          height: 18,
-          display: "inline-block",
-          border: `1px solid ${ink("line")}`,
-          ...BAND_PATTERN[kind],
-        }}
+        className={`band-${kind}`}
+        style={{ width: 26, height: 18, display: "inline-block", border: `1px solid ${ink("line")}` }}
       />
       {words}
     </chakra.span>

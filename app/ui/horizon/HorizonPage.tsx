@@ -1,13 +1,14 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { Link } from "react-router";
 import type { HorizonView } from "~/views/horizon/horizon-view";
+import type { GardenSentence } from "~/views/sentences/garden";
 import { StartRound } from "~/ui/round/StartRound";
 import { ActionLink, Bar, Quiet, QuietSpan } from "~/ui/theme/parts";
 import { GardenSentencesAside } from "./GardenSentencesAside";
 import { HorizonBoard } from "./HorizonBoard";
 
 /** The start page: what is coming, bed by bed, and the plan that meets it. */
-export function HorizonPage({ view }: { view: HorizonView }) {
+export function HorizonPage({ view, unfit }: { view: HorizonView; unfit: Promise<GardenSentence[]> }) {
   return (
     <Box>
       <Bar gap="10px 28px" padding={{ base: "14px 16px", md: "14px 28px" }}>
@@ -50,11 +51,11 @@ export function HorizonPage({ view }: { view: HorizonView }) {
       ) : (
         <Box display={{ lg: "grid" }} gridTemplateColumns="minmax(0, 1fr) 300px" alignItems="start">
           <Box order={{ base: 2 }} display={{ base: "block", lg: "none" }}>
-            <GardenSentencesAside {...view} />
+            <GardenSentencesAside {...view} unfit={unfit} />
           </Box>
           <HorizonBoard view={view} />
           <Box display={{ base: "none", lg: "block" }} position="sticky" top="0">
-            <GardenSentencesAside {...view} />
+            <GardenSentencesAside {...view} unfit={unfit} />
           </Box>
         </Box>
       )}

@@ -1,12 +1,11 @@
-import { Box, chakra, Popover, Portal } from "@chakra-ui/react";
+import { chakra, Popover, Portal } from "@chakra-ui/react";
+import { useState } from "react";
 import type { Band } from "~/views/sky/bands";
 import type { HorizonView } from "~/views/horizon/horizon-view";
-import { ink } from "~/ui/theme";
 import { BandStripes } from "./BandStripes";
+import { ROW_HEIGHT as HEIGHT } from "./layout";
 
 type RowPlanting = HorizonView["beds"][number]["plantings"][number];
-
-const HEIGHT = 40;
 
 const y = (worth: number) => HEIGHT - 1 - worth * (HEIGHT - 9);
 
@@ -14,15 +13,15 @@ const y = (worth: number) => HEIGHT - 1 - worth * (HEIGHT - 9);
 export function RidgeRow({ planting, days, bands }: { planting: RowPlanting; days: string[]; bands: Band[] }) {
   const count = days.length;
   return (
-    <Box position="relative" height={`${HEIGHT + 6}px`} marginLeft={{ base: "16px", md: "0" }}>
+    <div className="ridge">
       <Ridge planting={planting} count={count} />
-      <Box position="absolute" inset="0" display={{ base: "block", md: "none" }} pointerEvents="none" aria-hidden>
+      <div className="ridge-bands" aria-hidden>
         <BandStripes bands={bands} count={count} />
-      </Box>
+      </div>
       {planting.handles.map((handle, order) => (
         <PickHandle key={handle.day} planting={planting} order={order} days={days} />
       ))}
-    </Box>
+    </div>
   );
 }
 
@@ -35,25 +34,12 @@ function Ridge({ planting, count }: { planting: RowPlanting; count: number }) {
       .map(([x, v], i) => `${i ? "L" : "M"}${x} ${v!.toFixed(1)}`)
       .join("");
   };
-  const area = (worth: number[]) => `${outline(worth)}L${count} ${HEIGHT}L0 ${HEIGHT}Z`;
+  // The foot of an area lies below the frame, so that its outline is the ridge alone.
+  const area = (worth: number[]) => `${outline(worth)}L${count + 1} ${HEIGHT + 4}L-1 ${HEIGHT + 4}Z`;
   return (
-    <svg
-      viewBox={`0 0 ${count} ${HEIGHT}`}
-      preserveAspectRatio="none"
-      width="100%"
-      height={HEIGHT}
-      aria-hidden
-      style={{ position: "absolute", bottom: 0, left: 0, display: "block" }}
-    >
-      <path d={area(planting.clear)} fill={ink("ridgePale")} fillOpacity={0.75} />
-      <path d={area(planting.ridge)} fill={ink("ridge")} fillOpacity={0.9} />
-      <path
-        d={outline(planting.ridge)}
-        fill="none"
-        stroke={ink("ink")}
-        strokeWidth={1.4}
-        vectorEffect="non-scaling-stroke"
-      />
+    <svg viewBox={`0 0 ${count} ${HEIGHT}`} preserveAspectRatio="none" aria-hidden>
+      <path className="pale" d={area(planting.clear)} />
+      <path className="worth" d={area(planting.ridge)} />
     </svg>
   );
 }
@@ -64,67 +50,42 @@ interface PickHandleProps {
   days: string[];
 }
 
-/** A planned pick on the ridge, to tap for its reasons. */
-function PickHandle({ planting, order, days }: PickHandleProps) {
+/** A planned pick on the ridge, to tap for its reasons; they are made ready when they are asked for. */
+function PickHandle(props: PickHandleProps) {
+  const [asked, setAsked] = useState(false);
+  if (!asked)
+    return <PickButton {...props} aria-haspopup="dialog" aria-expanded={false} onClick={() => setAsked(true)} />;
+  return <AskedHandle {...props} />;
+}
+
+function PickButton({ planting, order, days, ...button }: PickHandleProps & React.ComponentProps<"button">) {
   const handle = planting.handles[order]!;
-  const count = days.length;
+  const top = HEIGHT - y(planting.ridge[handle.day]!);
+  const left = `${Math.round((10000 * (handle.day + 0.5)) / days.length) / 100}%`;
   return (
-    <Popover.Root lazyMount unmountOnExit positioning={{ placement: "bottom" }}>
+    <button
+      type="button"
+      className="pick"
+      aria-label={`${planting.crop}, ${days[handle.day]}: ${handle.label}. Why this day?`}
+      style={{ left }}
+      {...button}
+    >
+      <span className="pick-stem" aria-hidden style={{ height: Math.round(Math.max(2, top)) }} />
+      <span className="pick-dot" aria-hidden data-today={handle.day === 0 || undefined} style={{ bottom: Math.round(Math.max(0, top - 8)) }} />
+      <span className="pick-label" aria-hidden style={labelPlace(planting, order, days.length)}>
+        {handle.short}
+      </span>
+    </button>
+  ); // prettier-ignore
+}
+
+function AskedHandle(props: PickHandleProps) {
+  const { planting, order, days } = props;
+  const handle = planting.handles[order]!;
+  return (
+    <Popover.Root defaultOpen lazyMount unmountOnExit positioning={{ placement: "bottom" }}>
       <Popover.Trigger asChild>
-        <chakra.button
-          type="button"
-          aria-label={`${planting.crop}, ${days[handle.day]}: ${handle.label}. Why this day?`}
-          position="absolute"
-          bottom="0"
-          width="44px"
-          height="46px"
-          marginLeft="-22px"
-          background="transparent"
-          border="none"
-          cursor="pointer"
-          padding="0"
-          zIndex="2"
-          style={{ left: `${(100 * (handle.day + 0.5)) / count}%` }}
-        >
-          <span
-            aria-hidden
-            style={{
-              position: "absolute",
-              left: 21,
-              bottom: 0,
-              width: 2,
-              height: Math.max(2, HEIGHT - y(planting.ridge[handle.day]!)),
-              background: ink("persimmonFill"),
-            }}
-          />
-          <span
-            aria-hidden
-            style={{
-              position: "absolute",
-              left: 22 - 8,
-              bottom: Math.max(0, HEIGHT - y(planting.ridge[handle.day]!) - 8),
-              width: 16,
-              height: 16,
-              borderRadius: "50%",
-              background: handle.day === 0 ? ink("persimmonFill") : ink("card"),
-              border: `3px solid ${ink("persimmonFill")}`,
-            }}
-          />
-          <chakra.span
-            aria-hidden
-            position="absolute"
-            left="33px"
-            whiteSpace="nowrap"
-            fontSize="0.88rem"
-            fontWeight="700"
-            color="ink"
-            textAlign="left"
-            textShadow={`0 0 3px ${ink("paper")}, 0 0 3px ${ink("paper")}, 0 0 5px ${ink("paper")}`}
-            style={labelPlace(planting, order, count)}
-          >
-            {handle.short}
-          </chakra.span>
-        </chakra.button>
+        <PickButton {...props} />
       </Popover.Trigger>
       <Portal>
         <Popover.Positioner>

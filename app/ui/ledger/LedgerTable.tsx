@@ -9,11 +9,12 @@ import type { LedgerRow } from "~/views/ledger/ledger-view";
 import { ledgerAddress, type LedgerAsked } from "./ledger-address";
 import { ledgerColumns } from "./ledger-columns";
 
-/** On a phone a row is a few lines: what and how much; day and where it goes; bed, condition; the note. */
-const PHONE_ROW = {
+/** How lines look, once for all of them. On a phone a line is a few: what and how much; day and where it goes; bed, condition; the note. */
+const LINES = {
+  "& th, & td": { padding: "9px 14px 9px 0" },
+  "& tr[data-withdrawn]": { opacity: 0.6, textDecoration: "line-through" },
   "@media (max-width: 767px)": {
-    borderBottom: "1px solid var(--chakra-colors-line)",
-    padding: "8px 0",
+    "& tbody tr": { display: "grid", gridTemplateColumns: "1fr auto", borderBottom: "1px solid var(--chakra-colors-line)", padding: "8px 0" },
     "& td": { border: "none", padding: "1px 0" },
     "& td:nth-of-type(1)": { gridArea: "2 / 1" },
     "& td:nth-of-type(2)": { gridArea: "1 / 1", fontWeight: 700 },
@@ -24,7 +25,7 @@ const PHONE_ROW = {
     "& td:nth-of-type(8)": { gridArea: "4 / 1", overflowWrap: "anywhere" },
     "& td:nth-of-type(9)": { gridArea: "4 / 2", textAlign: "right" },
   },
-};
+} as const; // prettier-ignore
 
 interface LedgerTableProps {
   lines: LedgerRow[];
@@ -40,7 +41,7 @@ export function LedgerTable({ lines, units, today, asked }: LedgerTableProps) {
   const { rows } = table.getRowModel();
   return (
     <Box overflowX="auto">
-      <Figures width="100%" css={{ "& th, & td": { padding: "9px 14px 9px 0" } }}>
+      <Figures width="100%" css={LINES}>
         <chakra.thead display={{ base: "none", md: "table-header-group" }}>
           {table.getHeaderGroups().map((group) => (
             <tr key={group.id}>
@@ -52,18 +53,11 @@ export function LedgerTable({ lines, units, today, asked }: LedgerTableProps) {
         </chakra.thead>
         <tbody>
           {rows.map((row) => (
-            <chakra.tr
-              key={row.id}
-              opacity={row.original.withdrawnAt ? 0.6 : 1}
-              textDecoration={row.original.withdrawnAt ? "line-through" : "none"}
-              display={{ base: "grid", md: "table-row" }}
-              gridTemplateColumns="1fr auto"
-              css={PHONE_ROW}
-            >
+            <tr key={row.id} data-withdrawn={row.original.withdrawnAt ? true : undefined}>
               {row.getVisibleCells().map((cell) => (
                 <td key={cell.id}>{flexRender(cell.column.columnDef.cell, cell.getContext())}</td>
               ))}
-            </chakra.tr>
+            </tr>
           ))}
         </tbody>
       </Figures>

@@ -1,4 +1,6 @@
 import { createSystem, defaultBaseConfig, defineConfig } from "@chakra-ui/react";
+import { BAND_PATTERNS } from "./band-patterns";
+import { remembered } from "./remembered";
 import { COLOURS } from "./colours";
 
 const config = defineConfig({
@@ -12,6 +14,7 @@ const config = defineConfig({
     ":focus-visible": { outline: "3px solid", outlineColor: "persimmon", outlineOffset: "2px", borderRadius: "4px" },
     a: { color: "inherit", textDecoration: "underline", textUnderlineOffset: "3px" },
     "*": { "@media (prefers-reduced-motion: reduce)": { transition: "none !important", animation: "none !important" } },
+    ...BAND_PATTERNS,
     "nav, button, form": { "@media print": { display: "none !important" } },
   },
   theme: {
@@ -32,4 +35,4 @@ const config = defineConfig({
 });
 
 /** Our own look on the component library: its base without its default theme. */
-export const system = createSystem(defaultBaseConfig, config);
+export const system = remembered(createSystem(defaultBaseConfig, config));

@@ -1,3 +1,4 @@
+import { groupBy } from "es-toolkit";
 import type { IsoDay } from "~/core/calendar";
 import type { Catalogue, StartEvent } from "~/core/crops";
 import { BED_CLIMATES, type BedKind } from "~/core/hazards";
@@ -27,21 +28,36 @@ export interface BedToShow {
 
 export type BedsView = ReturnType<typeof bedsView>;
 
+interface BedsAsked {
+  today: IsoDay;
+  units: UnitSystem;
+  /** How many plantings each bed has had: those not given are of earlier years. */
+  everIn: ReadonlyMap<string, number>;
+  /** The bed whose earlier years are wanted. */
+  earlierOf: string;
+}
+
 /** Beds along the footpath and what stands, rests, or stood in each. */
 export function bedsView(
   beds: readonly BedToShow[],
   plantings: readonly PlantingInBed[],
   crops: Catalogue,
-  { today, units }: { today: IsoDay; units: UnitSystem },
+  { today, units, everIn, earlierOf }: BedsAsked,
 ) {
-  return beds.map((b) => ({
-    ...b,
-    kindLabel: BED_CLIMATES[b.kind].label,
-    plantings: plantings
-      .filter((p) => p.bedId === b.id)
-      .map((p) => plantingLine(p, crops, today, units))
-      .sort((a, c) => Number(a.finished !== null) - Number(c.finished !== null) || a.cameOn.localeCompare(c.cameOn)),
-  }));
+  const of = groupBy(plantings, (p) => p.bedId);
+  return beds.map((b) => {
+    const own = of[b.id] ?? [];
+    return {
+      ...b,
+      kindLabel: BED_CLIMATES[b.kind].label,
+      plantings: own
+        .map((p) => plantingLine(p, crops, today, units))
+        .sort((a, c) => Number(a.finished !== null) - Number(c.finished !== null) || a.cameOn.localeCompare(c.cameOn)),
+      /** Plantings of earlier years, which are not among them. */
+      earlier: Math.max(0, (everIn.get(b.id) ?? 0) - own.length),
+      opened: b.id === earlierOf,
+    };
+  });
 }
 
 function plantingLine(p: PlantingInBed, crops: Catalogue, today: IsoDay, units: UnitSystem) {

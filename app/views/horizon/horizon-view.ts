@@ -1,5 +1,4 @@
 import { plannedPicks, type PlantingOutlook } from "~/core/garden";
-import type { Loser } from "~/core/planner";
 import type { Stage } from "~/core/readiness";
 import type { UnitSystem } from "~/core/units";
 import { trackIndex } from "~/core/weather";
@@ -75,11 +74,10 @@ export type HorizonView = ReturnType<typeof horizonView>;
 /**
  * Everything the start page draws.
  *
- * @param losers - of the same plan
  * @param roundIsOut - a round has been started and not finished
  * @param notices - what the household has to be told, a sentence each
  */
-export function horizonView(planned: Planned, losers: readonly Loser[], roundIsOut: boolean, notices: string[]) {
+export function horizonView(planned: Planned, roundIsOut: boolean, notices: string[]) {
   const { outlook, today, units } = planned;
   const days = daysOf(planned);
   return {
@@ -90,7 +88,7 @@ export function horizonView(planned: Planned, losers: readonly Loser[], roundIsO
     days,
     bands: bandsOf(planned),
     beds: bedsOf(planned),
-    sentences: gardenSentences(planned, losers),
+    sentences: gardenSentences(planned),
     weatherKnown: days.some((d) => d.forecast),
     normalYears: outlook.normalYears,
     usualFrost: usualFrost(outlook.normals, outlook.latitude),
@@ -146,6 +144,9 @@ function summaryOf(planned: Planned, units: UnitSystem): string[] {
   ];
 }
 
+/** As fine as it can be drawn. */
+const drawn = (share: number) => Math.round(1000 * share) / 1000;
+
 function bedsOf(planned: Planned) {
   const { outlook, plan } = planned;
   const beds = new Map<string, { id: string; name: string; position: number; plantings: PlantingOutlook[] }>();
@@ -163,12 +164,12 @@ function bedsOf(planned: Planned) {
         id: p.planting.id,
         crop: p.crop.name,
         variety: p.planting.variety,
-        arc: p.judgement.arc,
+        arc: { at: drawn(p.judgement.arc.at), spread: drawn(p.judgement.arc.spread) },
         stage: stageInWords(p.judgement.odds),
         short: inShort(p, planned),
         urgent: URGENT.has(p.judgement.verdict.kind),
-        ridge: p.ridge,
-        clear: p.ridge.map((r, n) => Math.min(1, r / Math.max(0.02, p.survival.sound[n]!))),
+        ridge: p.ridge.map(drawn),
+        clear: p.ridge.map((r, n) => drawn(Math.min(1, r / Math.max(0.02, p.survival.sound[n]!)))),
         handles: plannedPicks(p, plan.picks).map((pick, n, all) => plannedPick(planned, p, pick, all[n + 1])),
       })),
     }));

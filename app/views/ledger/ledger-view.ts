@@ -113,24 +113,23 @@ export interface LedgerShown {
 export const TOTALLED_BY = ["crop", "variety", "bed", "year"] as const;
 export type TotalledBy = (typeof TOTALLED_BY)[number];
 
-/** What a season gave in a year, with where it came from. */
-export interface SeasonOfLedger {
-  sum: { year: string } & SummedHarvest;
+/** A part of what the garden gave, with where it came from as far as the parts are told apart. */
+export interface HarvestOfLedger extends SummedHarvest {
   cropId: string;
   variety: string;
   bed: string;
+  year: string;
 }
 
 /** Totals of what stands in the ledger: weighed, estimated and spoilt apart; the largest first. */
-export function ledgerTotals(seasons: readonly SeasonOfLedger[], by: TotalledBy, crops: Catalogue): Total[] {
-  const keyOf = ({ sum, cropId, variety, bed }: SeasonOfLedger): string => {
-    if (by === "bed") return bed;
-    if (by === "year") return sum.year;
-    const crop = crops.find((c) => c.id === cropId)?.name ?? cropId;
-    return by === "variety" && variety ? `${crop}, ${variety}` : crop;
+export function ledgerTotals(harvest: readonly HarvestOfLedger[], by: TotalledBy, crops: Catalogue): Total[] {
+  const keyOf = (of: HarvestOfLedger): string => {
+    if (by === "bed" || by === "year") return of[by];
+    const crop = crops.find((c) => c.id === of.cropId)?.name ?? of.cropId;
+    return by === "variety" && of.variety ? `${crop}, ${of.variety}` : crop;
   };
   const size = (t: Total) => t.weighedGrams + t.estimatedGrams;
-  return totalsBy(seasons.map((s) => ({ ...s.sum, key: keyOf(s) }))).sort(
+  return totalsBy(harvest.map((of) => ({ ...of, key: keyOf(of) }))).sort(
     (a, b) => size(b) - size(a) || b.pieces - a.pieces,
   );
 }

@@ -4,7 +4,8 @@ import { addDays } from "~/core/calendar";
 import { lookAhead, type GardenState } from "~/core/garden";
 import { solvePlan, type Loser } from "~/core/planner";
 import { sayCount } from "../words";
-import { gardenSentences } from "./garden";
+import type { Planned } from "../planned";
+import { gardenSentences, unfitSentences } from "./garden";
 
 const today = "2026-08-20";
 const quick = { seed: 1, relaxIterations: 40, repairIterations: 60 };
@@ -91,10 +92,12 @@ function garden(storm: { windKmh: number; rainMm: number }): GardenState {
   };
 }
 
-function sentencesOf(state: GardenState, units: "metric" | "us" = "metric", losers: Loser[] = []) {
+function plannedOf(state: GardenState, units: "metric" | "us" = "metric"): Planned {
   const outlook = lookAhead(state, catalogue());
-  return gardenSentences({ today, outlook, plan: solvePlan(outlook.problem, quick), moveCosts: {}, units }, losers);
+  return { today, outlook, plan: solvePlan(outlook.problem, quick), moveCosts: {}, units };
 }
+
+const sentencesOf = (state: GardenState) => gardenSentences(plannedOf(state));
 
 test("what is ready stands under at its best, what is over or unseen and due under about to turn", () => {
   const { best, turning } = sentencesOf(garden({ windKmh: 15, rainMm: 0 }));
@@ -120,9 +123,11 @@ test("a soaking is told apart from a gale; fair weather threatens nothing", () =
 
 test("what does not fit says what is lost, in the household's units, and what would save it", () => {
   const loser = { id: "bolted", lost: 1.3, saver: { day: 2, extraMinutes: 20, gain: 1 } };
-  const metric = sentencesOf(garden({ windKmh: 15, rainMm: 0 }), "metric", [loser]).unfit[0]!;
-  expect(metric.text).toBe("About 1 kg worth is lost for want of time. 20 more minutes Saturday would save it.");
-  expect(sentencesOf(garden({ windKmh: 15, rainMm: 0 }), "us", [{ ...loser, saver: null }]).unfit[0]!.text).toBe(
+  const lost = (units: "metric" | "us", of: Loser) => unfitSentences(plannedOf(garden({ windKmh: 15, rainMm: 0 }), units), [of])[0]!.text; // prettier-ignore
+  expect(lost("metric", loser)).toBe(
+    "About 1 kg worth is lost for want of time. 20 more minutes Saturday would save it.",
+  );
+  expect(lost("us", { ...loser, saver: null })).toBe(
     "About 2 lb worth is lost for want of time. No single day’s extra hour would save it.",
   );
 });

@@ -18,7 +18,6 @@ export interface GardenSentences {
   best: GardenSentence[];
   turning: GardenSentence[];
   threatened: GardenSentence[];
-  unfit: GardenSentence[];
 }
 
 const MOST_EACH = 4;
@@ -31,12 +30,8 @@ function about(p: PlantingOutlook, text: string, urgent = false): GardenSentence
   return { plantingId: p.planting.id, lead: `${nameOf(p)} (${p.bed.name})`, text, urgent };
 }
 
-/**
- * The four paragraphs beside the horizon: at its best, about to turn, threatened, does not fit.
- *
- * @param losers - of the same plan
- */
-export function gardenSentences(planned: Planned, losers: readonly Loser[]): GardenSentences {
+/** Paragraphs beside the horizon: at its best, about to turn, threatened. */
+export function gardenSentences(planned: Planned): GardenSentences {
   const { plantings, today } = planned.outlook;
   const said = (p: PlantingOutlook, urgent: boolean) =>
     about(p, verdictSentence(p.judgement.verdict, { crop: p.crop, today, units: planned.units }), urgent);
@@ -50,8 +45,16 @@ export function gardenSentences(planned: Planned, losers: readonly Loser[]): Gar
     best: best.slice(0, MOST_EACH).map((p) => said(p, kindOf(p) === "take today")),
     turning: turning.slice(0, MOST_EACH).map((p) => said(p, kindOf(p) !== "look now")),
     threatened: threatened(planned),
-    unfit: byPlanting(losers).filter(({ id }) => isSeen(planned, id)).slice(0, 3).flatMap((loser) => unfit(planned, loser)), // prettier-ignore
   };
+}
+
+/**
+ * The last paragraph: what does not fit into the time there is.
+ *
+ * @param losers - of the same plan
+ */
+export function unfitSentences(planned: Planned, losers: readonly Loser[]): GardenSentence[] {
+  return byPlanting(losers).filter(({ id }) => isSeen(planned, id)).slice(0, 3).flatMap((loser) => unfit(planned, loser)); // prettier-ignore
 }
 
 function threatened({ outlook, plan, units }: Planned): GardenSentence[] {

@@ -7,7 +7,7 @@ import type { Planned } from "../planned";
 import type { PlaceOfGarden } from "../round/round-view";
 import { columnDay, inTenths, shortDay } from "../words";
 import { bandsOf } from "./bands";
-import { climateView, type ClimateRecord } from "./climate-view";
+import type { climateView } from "./climate-view";
 import { hazardCard } from "../sentences/hazard";
 import { sourcesView, type SourcesRecord } from "./sources-view";
 
@@ -24,7 +24,8 @@ export interface SkyRecord {
   /** Days with minutes of their own. */
   ownDays: ReadonlySet<IsoDay>;
   sources: SourcesRecord;
-  climate: ClimateRecord;
+  /** What all years tell of the climate. */
+  record: ReturnType<typeof climateView>;
 }
 
 /** A trip as it is stored. */
@@ -65,7 +66,7 @@ export function skyView(planned: Planned, told: SkyRecord, shownDay: string | nu
     skills: SKILLS,
     crops: helperCrops(planned),
     sources: sourcesView(told.sources, told.place.timeZone, today),
-    record: climateView(planned, told.climate, told.place.latitude),
+    record: told.record,
   };
 }
 

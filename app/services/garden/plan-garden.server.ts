@@ -1,0 +1,60 @@
+import { lookAhead, plannedPicks, type GardenOutlook, type KeptOutlooks } from "~/core/garden";
+import { losersOf, moveCosts, solvePlan, type Loser, type Plan } from "~/core/planner";
+import type { Db } from "~/db/client.server";
+import type { GardenRow } from "~/db/garden/garden.server";
+import type { Planned } from "~/views/planned";
+import { todayOf } from "./clock.server";
+import { gardenState } from "./garden-state.server";
+import { cropsOf } from "./household-crops.server";
+
+/** What was worked out of a garden before: what still stands of it is taken over. */
+export interface KeptPlan {
+  outlooks: KeptOutlooks;
+  planned?: Planned;
+}
+
+/** Judges the garden and plans its picks. */
+export function planGarden(db: Db, row: GardenRow, kept: KeptPlan): Planned {
+  const today = todayOf(row);
+  const outlook = lookAhead(gardenState(db, row, today), cropsOf(db), undefined, kept.outlooks);
+  const before = kept.planned;
+  if (before && sameProblem(before.outlook, outlook)) kept.planned = { ...before, outlook };
+  else {
+    const plan = solvePlan(outlook.problem);
+    kept.planned = { today, outlook, plan, moveCosts: costsOf(outlook, plan), units: row.unitSystem };
+  }
+  return kept.planned;
+}
+
+/** Whether two outlooks ask the same of the planner. */
+function sameProblem(before: GardenOutlook, now: GardenOutlook): boolean {
+  return (
+    before.today === now.today &&
+    JSON.stringify(before.minutesFree) === JSON.stringify(now.minutesFree) &&
+    before.plantings.length === now.plantings.length &&
+    // A planting that stands was not looked ahead again: its outlook is the same object.
+    before.plantings.every((p, n) => p.parts === now.plantings[n]!.parts)
+  );
+}
+
+/** What moving each planned pick to each other day costs; null where it cannot be. */
+function costsOf({ problem, plantings }: GardenOutlook, plan: Plan): Planned["moveCosts"] {
+  return Object.fromEntries(
+    plantings.map((p) => [
+      p.planting.id,
+      Object.fromEntries(
+        // Of several parts on a day the last to be chosen is the one that may move.
+        plannedPicks(p, plan.picks).map(({ day, taskIds }) => [day, moveCosts(problem, plan, taskIds.at(-1)!, day)]),
+      ),
+    ]),
+  );
+}
+
+const ASKING_AGAIN = { seed: 1, relaxIterations: 30, repairIterations: 80 };
+
+/** What a plan cannot fit, and what would save it: the problem is asked again, several times. */
+export function losersIn({ outlook, plan }: Asked): Loser[] {
+  return losersOf(outlook.problem, plan, ASKING_AGAIN);
+}
+
+type Asked = Pick<Planned, "plan"> & { outlook: Pick<GardenOutlook, "problem"> };

@@ -1,0 +1,68 @@
+import type { PlantingOutlook } from "~/core/garden";
+import type { Loser } from "~/core/planner";
+import { openGarden, type Db } from "~/db/client.server";
+import type { GardenRow } from "~/db/garden/garden.server";
+import type { Planned } from "~/views/planned";
+import { setClockBy } from "./clock.server";
+import { losersIn, planGarden, type KeptPlan } from "./plan-garden.server";
+
+export interface PlanAsked {
+  file: string;
+  row: GardenRow;
+  /** The asker's clock, ms since 1970. */
+  now: number;
+  /** The last message that the asker holds; null for none. */
+  has: number | null;
+}
+
+/** A planting as it goes between threads: its crop is known on both sides. */
+type Sent = Omit<PlantingOutlook, "crop">;
+
+export interface PlanSent {
+  message: number;
+  planned: Omit<Planned, "outlook"> & { outlook: Omit<Planned["outlook"], "plantings"> };
+  /** In their order; without news where the asker holds it already. */
+  plantings: { id: string; news?: Sent }[];
+}
+
+export type LosersAsked = Parameters<typeof losersIn>[0];
+
+interface Held {
+  db: Db;
+  kept: KeptPlan;
+  message: number;
+  sent: Map<string, PlantingOutlook>;
+}
+
+const gardens = new Map<string, Held>();
+
+function heldOf(file: string): Held {
+  const known = gardens.get(file) ?? { db: openGarden(file), kept: { outlooks: { plantings: new Map() } }, message: 0, sent: new Map<string, PlantingOutlook>() }; // prettier-ignore
+  gardens.set(file, known);
+  return known;
+}
+
+/** Judges and plans the garden of a file as it is now. */
+export function plan({ file, row, now, has }: PlanAsked): PlanSent {
+  setClockBy(now);
+  const held = heldOf(file);
+  // One reading of the file: what is written meanwhile belongs to the next plan.
+  const { outlook, ...rest } = held.db.transaction(() => planGarden(held.db, row, held.kept));
+  const { plantings, ...others } = outlook;
+  const known = has === held.message ? held.sent : new Map<string, PlantingOutlook>();
+  held.sent = new Map(plantings.map((p) => [p.planting.id, p]));
+  held.message += 1;
+  return {
+    message: held.message,
+    planned: { ...rest, outlook: others },
+    plantings: plantings.map((p) => {
+      const { id } = p.planting;
+      if (known.get(id) === p) return { id };
+      const { crop, ...news } = p;
+      return { id, news };
+    }),
+  };
+}
+
+/** What a plan cannot fit, and what would save it. */
+export const losers = (asked: LosersAsked): Loser[] => losersIn(asked);
