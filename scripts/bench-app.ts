@@ -2,23 +2,28 @@ import { spawn, spawnSync, type ChildProcess } from "node:child_process";
 import { mkdtempSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
+import { openGarden } from "~/db/client.server";
+import { takeEntries } from "~/services/entries/take-entries.server";
 import { makeTwentyYears } from "./twenty-years";
 
 /**
  * Server time of every page in the demo's garden and in one of twenty years, as ratios to a page of one query in the
  * same server and run. Each round asks every page once and the bare page between them, so that a noisy machine is noisy
- * to all. Pages are measured as they are when nothing was written since, and right after a pick was logged.
+ * to all. Pages are measured as they are when nothing was written since, and right after a pick was logged. Then how
+ * long the start page takes to stand after a server's start, and what a commit costs that is on the disk before it is
+ * acknowledged. It sends to this machine only.
  *
  * BENCH_ROUNDS: rounds for each garden (default 40). BENCH_MEMORY: requests over which memory is watched (default 1000).
  */
 const ROUNDS = Math.max(10, Number(process.env.BENCH_ROUNDS ?? 40));
 const MEMORY_REQUESTS = Math.max(0, Number(process.env.BENCH_MEMORY ?? 1000));
-/** A page slower than this is asked a few times only, and not for the memory: the bench has to end. */
-const SLOW_MS = 3000;
-const FEW = 3;
+const STARTS = 5;
+/** Requests of each page before anything is measured: a server that has just started is slower. */
+const WARM = 10;
+const SYNCS = 150;
 const PORT = 4195;
 const HOME = `http://127.0.0.1:${PORT}`;
-const PAGES = { horizon: "/", round: "/round", check: "/check/tomato-red", ledger: "/ledger", sky: "/sky", beds: "/beds", notes: "/notes" }; // prettier-ignore
+const PAGES = { horizon: "/", round: "/round", check: "/check/tomato-red", planting: "/plantings/tomato-red", ledger: "/ledger", sky: "/sky", beds: "/beds", notes: "/notes" }; // prettier-ignore
 const NAMES = Object.keys(PAGES) as (keyof typeof PAGES)[];
 
 const folder = mkdtempSync(path.join(tmpdir(), "akmedon-bench-"));
@@ -36,7 +41,8 @@ async function started(file: string): Promise<ChildProcess> {
 
 async function timed(at: string, body?: object): Promise<{ ms: number; bytes: number }> {
   const start = performance.now();
-  const response = await fetch(HOME + at, body ? { method: "POST", headers: { "Content-Type": "application/json" }, body: JSON.stringify(body) } : {}); // prettier-ignore
+  const headers = { "User-Agent": "Mozilla/5.0 (bench)" };
+  const response = await fetch(HOME + at, body ? { method: "POST", headers: { "Content-Type": "application/json" }, body: JSON.stringify(body) } : { headers }); // prettier-ignore
   const bytes = (await response.arrayBuffer()).byteLength;
   if (!response.ok) throw new Error(`${at}: ${response.status}`);
   return { ms: performance.now() - start, bytes };
@@ -64,34 +70,82 @@ async function measure(file: string): Promise<Measured> {
   const put = (name: string, ms: number) => times.set(name, [...(times.get(name) ?? []), ms]);
   const bytes: Record<string, number> = {};
   try {
-    const slow = new Set<string>();
-    for (const name of NAMES) {
-      await timed(PAGES[name]);
-      const warm = await timed(PAGES[name]);
-      bytes[name] = warm.bytes;
-      if (warm.ms > SLOW_MS) slow.add(name);
-    }
-    for (let n = 0; n < 10; n++) await timed("/health");
+    for (const name of NAMES) bytes[name] = (await timed(PAGES[name])).bytes;
+    for (let n = 0; n < WARM; n++) for (const at of ["/health", ...Object.values(PAGES)]) await timed(at);
     for (let n = 0; n < ROUNDS; n++) {
       for (const name of NAMES) {
         put("bare", (await timed("/health")).ms);
-        if (slow.has(name) && n >= FEW) continue;
         put(name, (await timed(PAGES[name])).ms);
       }
       put("entry", (await timed("/entries", pick())).ms);
       const name = NAMES[n % NAMES.length]!;
-      if (!slow.has(name) || n < FEW * NAMES.length) put(`${name} after`, (await timed(PAGES[name])).ms);
-      await timed("/");
+      put(`${name} after`, (await timed(PAGES[name])).ms);
+      for (const at of Object.values(PAGES)) await timed(at);
     }
-    const quick = NAMES.filter((n) => !slow.has(n));
+    const ask = async (requests: number) => {
+      for (let n = 0; n < requests; n++) await timed(PAGES[NAMES[n % NAMES.length]!]);
+    };
+    await ask(MEMORY_REQUESTS / 5);
     const before = rssMb(server.pid!);
-    for (let n = 0; n < MEMORY_REQUESTS; n++) await timed(PAGES[quick[n % quick.length]!]);
+    await ask(MEMORY_REQUESTS);
     const of = (end: string) => Object.fromEntries(NAMES.map((n) => [n, p95(times.get(n + end)!)]));
     return { bare: p95(times.get("bare")!), still: of(""), afterPick: of(" after"), entry: p95(times.get("entry")!), bytes, memoryGrowthMb: rssMb(server.pid!) - before }; // prettier-ignore
   } finally {
     server.kill();
     await new Promise((r) => server.once("exit", r));
   }
+}
+
+/** How long a page takes from the start of a server until its first byte, ms. */
+async function fromStart(file: string, at: string): Promise<number> {
+  const start = performance.now();
+  const server = spawn("node", ["--import", "tsx", "server/start.ts"], { env: envOf(file), stdio: "ignore" });
+  try {
+    for (;;) {
+      const response = await fetch(HOME + at, { headers: { "User-Agent": "Mozilla/5.0 (bench)" } }).catch(() => undefined); // prettier-ignore
+      if (!response) {
+        if (performance.now() - start > 30_000) throw new Error("the server did not start within thirty seconds");
+        await new Promise((r) => setTimeout(r, 20));
+        continue;
+      }
+      const ms = performance.now() - start;
+      await response.arrayBuffer();
+      return ms;
+    }
+  } finally {
+    server.kill();
+    await new Promise((r) => server.once("exit", r));
+  }
+}
+
+const median = (values: number[]) => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
+
+/** Starts in turn: of the start page, and of the bare one. */
+async function startRatio(file: string): Promise<number> {
+  const [page, bare]: [number[], number[]] = [[], []];
+  for (let n = 0; n < STARTS; n++) {
+    page.push(await fromStart(file, "/"));
+    bare.push(await fromStart(file, "/health"));
+  }
+  console.log(`first byte after the start: start page ${Math.round(median(page))} ms, bare page ${Math.round(median(bare))} ms`); // prettier-ignore
+  return median(page) / median(bare);
+}
+
+/** A pick applied with and without the commit on the disk, in turn. */
+function syncCost(file: string): number {
+  const db = openGarden(file);
+  const took: Record<"FULL" | "OFF", number[]> = { FULL: [], OFF: [] };
+  for (let n = 0; n < SYNCS; n++)
+    for (const mode of ["FULL", "OFF"] as const) {
+      db.$client.pragma(`synchronous = ${mode}`);
+      const start = performance.now();
+      takeEntries(db, pick());
+      took[mode].push(performance.now() - start);
+    }
+  db.$client.close();
+  const [full, off] = [median(took.FULL), median(took.OFF)];
+  console.log(`a pick applied: ${rounded(full)} ms on the disk, ${rounded(off)} ms left to the system`);
+  return full / off;
 }
 
 try {
@@ -105,6 +159,7 @@ try {
     console.log(`${name}: demo ${say(of)}; twenty years ${say(old)}`);
   }
   console.log(`bare page: demo ${rounded(of.bare)} ms, twenty years ${rounded(old.bare)} ms; entry: demo ${rounded(of.entry / of.bare)}`); // prettier-ignore
+  const [starts, syncs] = [await startRatio(twenty), syncCost(twenty)];
   const ratio = (name: string) => rounded(old.still[name]! / old.bare);
   console.log(
     JSON.stringify({
@@ -112,6 +167,9 @@ try {
       entryRatioP95: rounded(old.entry / old.bare),
       historyRatioMax: rounded(Math.max(...NAMES.map((n) => old.still[n]! / old.bare / (of.still[n]! / of.bare)))),
       memoryGrowthMb: rounded(old.memoryGrowthMb),
+      afterPickRatioMax: rounded(Math.max(...NAMES.map((n) => old.afterPick[n]! / old.bare))),
+      startRatio: rounded(starts),
+      syncRatio: rounded(syncs),
     }),
   );
 } finally {

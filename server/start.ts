@@ -20,7 +20,7 @@ async function start(): Promise<void> {
   server.listen(port, host, () => {
     console.log(`Akmedon is at http://${host}:${port} (Ctrl+C ends it)`);
     // Asks itself for the start page, so that nobody waits for the threads to start and the first plan.
-    void fetch(`http://${host}:${port}/`).then(
+    void fetch(`http://${host === "::1" ? "[::1]" : host}:${port}/`).then(
       (page) => page.arrayBuffer(),
       () => undefined,
     );

@@ -119,7 +119,10 @@ test("a perennial whose bed is free stays gone, whatever year turns", () => {
   vi.setSystemTime(new Date("2028-03-20T09:00:00Z"));
   settleSeasons(db, garden);
   expect(openSeasonOf(db, "rhubarb")).toBeUndefined();
-  expect(bedsPage(db, garden)[0]!.plantings[0]).toMatchObject({ finished: "20 Jun 2026" });
+  const [bed] = bedsPage(db, garden);
+  expect([bed!.plantings, bed!.earlier, bed!.opened]).toEqual([[], 1, false]);
+  const [opened] = bedsPage(db, garden, bed!.id);
+  expect(opened).toMatchObject({ earlier: 0, opened: true, plantings: [{ finished: "20 Jun 2026" }] });
 });
 
 test("a young bed is left to grow until the year of its first crop", () => {

@@ -1,0 +1,111 @@
+import { mkdtempSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import path from "node:path";
+import { afterAll, describe, expect, test, vi } from "vitest";
+import { openGarden, type Db } from "~/db/client.server";
+import { theGarden } from "~/db/garden/garden.server";
+import { plantDemoGarden } from "~/services/demo/demo-garden.server";
+import { losersFor, planAhead, plannedGarden } from "~/services/garden/planned-garden.server";
+import { losersIn, planGarden } from "~/services/garden/plan-garden.server";
+import * as planners from "~/services/garden/planners.server";
+import { whenPlanned } from "~/services/garden/when-planned.server";
+import type { Planned } from "~/views/planned";
+import { send } from "./garden-fixture";
+
+const folder = mkdtempSync(path.join(tmpdir(), "akmedon-apart-"));
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+let files = 0;
+function gardenInFile(): Db {
+  const db = openGarden(path.join(folder, `${++files}.sqlite`));
+  plantDemoGarden(db);
+  return db;
+}
+const rowOf = (db: Db) => theGarden(db)!;
+const pick = (db: Db, plantingId: string) => send(db, { kind: "pick", plantingId, outcome: "picked", weight: "1 kg" }, { at: "2026-09-19T06:00:00Z" }); // prettier-ignore
+/** What a plan says, without which object says it. */
+const said = ({ plan, outlook, moveCosts, today, units }: Planned) => ({ plan, moveCosts, today, units, problem: outlook.problem, plantings: outlook.plantings.map((p) => ({ ...p, crop: p.crop.id })) }); // prettier-ignore
+const here = (db: Db) => planGarden(db, rowOf(db), { outlooks: { plantings: new Map() } });
+
+describe("a plan would have held up every other request: it is worked out in a thread", () => {
+  const db = gardenInFile();
+
+  test("and says the same as it does here, at first and after each pick", { timeout: 60_000 }, async () => {
+    for (const plantingId of ["", "tomato-red", "courgette-striped"]) {
+      if (plantingId) expect(pick(db, plantingId).status).toBe("applied");
+      await planAhead(db, rowOf(db));
+      expect(said(plannedGarden(db, rowOf(db)))).toEqual(said(here(db)));
+    }
+  });
+
+  test("what it sent before it does not send again: a planting that stands is the same object", async () => {
+    await planAhead(db, rowOf(db));
+    const before = plannedGarden(db, rowOf(db)).outlook.plantings;
+    pick(db, "kale-curly");
+    await planAhead(db, rowOf(db));
+    const after = plannedGarden(db, rowOf(db)).outlook.plantings;
+    const changed = after.filter((p, n) => p !== before[n]).map((p) => p.planting.id);
+    expect(changed).toEqual(["kale-curly"]);
+  });
+
+  test("a pick that is logged while it plans is applied at once, and is in the plan that the page is given", async () => {
+    pick(db, "beet-red");
+    const coming = planAhead(db, rowOf(db));
+    expect(pick(db, "tomato-red").status).toBe("applied");
+    await coming;
+    const row = rowOf(db);
+    const read = vi.spyOn(db, "select");
+    const { outlook } = plannedGarden(db, row);
+    expect(read).not.toHaveBeenCalled();
+    read.mockRestore();
+    const made = db.$client.prepare("select count(*) from pick p join season s on s.id = p.season_id where s.planting_id = 'tomato-red' and outcome = 'picked'").pluck().get(); // prettier-ignore
+    expect(outlook.plantings.find((p) => p.planting.id === "tomato-red")!.planting.picks).toHaveLength(made as number);
+  });
+
+  test("two pages that wait wait for one plan", async () => {
+    pick(db, "carrot-main");
+    const planning = vi.spyOn(planners, "planApart");
+    await Promise.all([planAhead(db, rowOf(db)), planAhead(db, rowOf(db))]);
+    expect(planning).toHaveBeenCalledTimes(1);
+    planning.mockRestore();
+  });
+
+  test("what does not fit is found apart too, and says the same", { timeout: 60_000 }, async () => {
+    const planned = plannedGarden(db, rowOf(db));
+    const first = losersFor(db, planned);
+    expect(losersFor(db, planned)).toBe(first);
+    expect(await first).toEqual(losersIn(planned));
+  });
+
+  test("a plan that fails fails for who asked; the next one is worked out", async () => {
+    const other = gardenInFile();
+    await expect(planAhead(other, { ...rowOf(other), timeZone: "Nowhere/At-all" })).rejects.toThrow();
+    await planAhead(other, rowOf(other));
+    expect(plannedGarden(other, rowOf(other)).outlook.plantings.length).toBeGreaterThan(10);
+  });
+});
+
+describe("a cold plan would have kept the page from standing", () => {
+  const asked = (dest: string) => new Request("http://127.0.0.1/", { headers: { "Sec-Fetch-Dest": dest } });
+  test("a page that opens follows it; one that stands in the browser stays until it is there", { timeout: 60_000 }, async () => {
+    const db = gardenInFile();
+    const planning = vi.spyOn(planners, "planApart");
+    let done = (): void => undefined;
+    planning.mockImplementation(() => new Promise((resolve) => (done = () => resolve(here(db)))));
+    const { page } = await whenPlanned(asked("document"), db, rowOf(db), () => "drawn");
+    expect(page).toBeInstanceOf(Promise);
+    let stood = false;
+    const staying = whenPlanned(asked("empty"), db, rowOf(db), () => "drawn").then((p) => {
+      stood = true;
+      return p.page;
+    });
+    await new Promise((r) => setTimeout(r, 900));
+    expect(stood).toBe(false);
+    done();
+    expect(await page).toBe("drawn");
+    expect(await staying).toBe("drawn");
+    // Now it is there, the page is drawn at once.
+    expect((await whenPlanned(asked("document"), db, rowOf(db), () => "drawn")).page).toBe("drawn");
+    planning.mockRestore();
+  });
+}); // prettier-ignore
