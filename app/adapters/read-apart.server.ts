@@ -16,7 +16,7 @@ let pool: Piscina | undefined;
 /** Threads that read files, made when the first is needed and kept. */
 function readers(): Piscina {
   if (pool) return pool;
-  pool = new Piscina({
+  const made = new Piscina({
     filename: path.resolve("app/adapters/read-files.thread.mjs"),
     execArgv: [],
     // Two, so that one stands ready when the other is ended.
@@ -25,9 +25,15 @@ function readers(): Piscina {
     maxQueue: 20,
     resourceLimits: { maxOldGenerationSizeMb: MOST_MB },
   });
-  // A thread that cannot start takes nobody with it: whoever waits for it is answered when its time is up.
-  pool.on("error", (error) => console.error(error));
-  return pool;
+  // A thread that cannot start takes nobody with it, and is not tried again without an end: whoever waits is answered,
+  // the next file starts others.
+  made.on("error", (error) => {
+    if (pool !== made) return;
+    console.error(error);
+    pool = undefined;
+    void made.destroy();
+  });
+  return (pool = made);
 }
 
 /** Has the threads ready before a file comes: starting them takes longer than most files. */

@@ -39,7 +39,10 @@ test("a full disk: what does not fit is not half there, the device keeps it, and
   let taken = 0;
   while (taken < 500 && send(db, pick("courgette")).status === "applied") taken += 1;
   expect(taken).toBeLessThan(500);
-  expect(send(db, pick("courgette")).status).toBe("not now");
+  expect(send(db, pick("courgette"))).toMatchObject({
+    status: "not now",
+    why: expect.stringMatching(/^The disk is full/) as string,
+  });
   expect(allPicks(db)).toHaveLength(taken);
   const kept = db.$client.prepare("select count(*) as n from entry").get() as { n: number };
   expect(kept.n).toBe(taken);
@@ -52,7 +55,10 @@ test("a full disk: what does not fit is not half there, the device keeps it, and
 test("a file that may only be read says so, and nothing is written", async () => {
   const { db } = smallGarden();
   db.$client.pragma("query_only = ON");
-  expect(send(db, pick("courgette")).status).toBe("not now");
+  expect(send(db, pick("courgette"))).toMatchObject({
+    status: "not now",
+    why: expect.stringMatching(/may only be read/) as string,
+  });
   expect(await told(() => addBed(db, { name: "New", kind: "open" }))).toMatch(
     /^507: The garden’s file may only be read/,
   );

@@ -77,6 +77,14 @@ describe("a plan would have held up every other request: it is worked out in a t
     expect(await first).toEqual(losersIn(planned));
   });
 
+  test("a thread that cannot start would have kept every page waiting: then it is planned here", async () => {
+    const other = gardenInFile();
+    const planning = vi.spyOn(planners, "planApart").mockRejectedValue(new planners.ThreadGone("gone"));
+    const { page } = await whenPlanned(new Request("http://127.0.0.1/"), other, rowOf(other), () => plannedGarden(other, rowOf(other))); // prettier-ignore
+    expect(said(await page)).toEqual(said(here(other)));
+    planning.mockRestore();
+  });
+
   test("a plan that fails fails for who asked; the next one is worked out", async () => {
     const other = gardenInFile();
     await expect(planAhead(other, { ...rowOf(other), timeZone: "Nowhere/At-all" })).rejects.toThrow();

@@ -182,3 +182,15 @@ test.each([
   expect(await store.all()).toEqual([]);
   expect(await store.aside()).toEqual([list]);
 });
+
+test("a full disk at the other end would have been called no signal: the garden says why, and the entry waits on", async () => {
+  const store = await deviceStore();
+  await store.add(pick("1"), "1");
+  const heard: string[] = [];
+  garden(() => ({ status: "not now", why: "The disk is full, so nothing of it was written." }));
+  expect(await sendWaiting(store, (why) => heard.push(why))).toBe(0);
+  expect([heard, (await store.all()).length]).toEqual([["The disk is full, so nothing of it was written."], 1]);
+  garden(() => ({ status: "not now" }));
+  await sendWaiting(store, (why) => heard.push(why));
+  expect(heard).toHaveLength(1);
+});

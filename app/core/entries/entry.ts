@@ -143,7 +143,8 @@ export const EntryAnswer = z.discriminatedUnion("status", [
     /** Sentences by field of the entry. */
     fields: z.record(z.string(), z.string()),
   }),
-  z.object({ id: z.string(), status: z.literal("not now") }),
+  /** The device keeps it; with why, where that is known. */
+  z.object({ id: z.string(), status: z.literal("not now"), why: z.string().optional() }),
 ]);
 export type EntryAnswer = z.infer<typeof EntryAnswer>;
 export const EntryAnswers = z.object({ answers: z.array(EntryAnswer) });

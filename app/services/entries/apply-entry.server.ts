@@ -4,6 +4,7 @@ import type { Db } from "~/db/client.server";
 import { restoreEnds, withdrawEnds } from "~/db/beds/seasons.server";
 import { plantingById } from "~/db/beds/plantings.server";
 import { entryById, insertNote, isApplied, keepEntry, takeBacksOf, withdrawNote } from "~/db/entries/entries.server";
+import { fileTrouble } from "~/db/file-trouble.server";
 import { theGarden, type GardenRow } from "~/db/garden/garden.server";
 import { pickById } from "~/db/ledger/picks.server";
 import { inUnits } from "~/views/words";
@@ -47,7 +48,8 @@ export function applyEntry(db: Db, raw: unknown): EntryAnswer {
   } catch (error) {
     if (!(error instanceof NotApplied)) {
       console.error(error);
-      return { id, status: "not now" };
+      const why = fileTrouble(error);
+      return { id, status: "not now", ...(why ? { why } : {}) };
     }
     const { outcome } = error;
     if (outcome.status === "not now") return { id, status: "not now" };

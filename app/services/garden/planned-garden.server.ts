@@ -5,7 +5,7 @@ import { revisionOf } from "~/db/revision.server";
 import type { Planned } from "~/views/planned";
 import { gardenNow } from "./clock.server";
 import { losersIn, planGarden, type KeptPlan } from "./plan-garden.server";
-import { losersApart, planApart } from "./planners.server";
+import { ThreadGone, losersApart, planApart } from "./planners.server";
 
 /** What was worked out last of a garden. */
 interface Kept extends KeptPlan {
@@ -57,7 +57,13 @@ export async function planAhead(db: Db, row: GardenRow): Promise<void> {
       };
       plan.then(done, done);
     }
-    await known.coming.plan;
+    try {
+      await known.coming.plan;
+    } catch (error) {
+      // Where no thread can be had, it is planned when it is asked for.
+      if (error instanceof ThreadGone) return;
+      throw error;
+    }
   }
 }
 
@@ -76,7 +82,12 @@ export function plannedGarden(db: Db, row: GardenRow): Planned {
 export function losersFor(db: Db, planned: Planned): Promise<Loser[]> {
   const known = keptOf(db);
   if (known.losers?.of !== planned) {
-    const found = db.$client.memory ? Promise.resolve(losersIn(planned)) : losersApart(planned);
+    const found = db.$client.memory
+      ? Promise.resolve(losersIn(planned))
+      : losersApart(planned).catch((error: unknown) => {
+          if (error instanceof ThreadGone) return losersIn(planned);
+          throw error;
+        });
     known.losers = { of: planned, found };
     found.catch(() => {
       if (known.losers?.found === found) delete known.losers;

@@ -12,21 +12,60 @@ import type { LosersAsked, PlanAsked, PlanSent } from "./plan.worker";
 const MOST_MS = 60_000;
 const MOST_MB = 1024;
 
-const pools: Partial<Record<"planner" | "adviser", Piscina>> = {};
+interface Thread {
+  pool: Piscina;
+  /** Aborted when the thread could not be started, or died. */
+  gone: AbortController;
+}
+type Name = "planner" | "adviser";
+const threads = new Map<Name, Thread>();
+
+/** The thread could not be started: what it was to do may be done here. */
+export class ThreadGone extends Error {}
 
 /**
  * A thread that is kept: one plans and keeps what it has judged; another asks the planner again, so that no plan waits
  * for it.
  */
-function thread(of: keyof typeof pools): Piscina {
-  const pool = (pools[of] ??= new Piscina({
+function thread(of: Name): Thread {
+  const known = threads.get(of);
+  if (known) return known;
+  const pool = new Piscina({
     filename: path.resolve("app/services/garden/plan.thread.mjs"),
     execArgv: [],
     minThreads: 1,
     maxThreads: 1,
     resourceLimits: { maxOldGenerationSizeMb: MOST_MB },
-  }).on("error", (error) => console.error(error)));
-  return pool;
+  });
+  const gone = new AbortController();
+  pool.on("error", (error) => {
+    if (gone.signal.aborted) return;
+    console.error(error);
+    threads.delete(of);
+    gone.abort();
+    // Without an end it would try again without an end.
+    void pool.destroy();
+  });
+  const made = { pool, gone };
+  threads.set(of, made);
+  return made;
+}
+
+/** @throws {ThreadGone} when there is no thread to do it; another error when it failed or took too long */
+async function inThread(of: Name, name: "plan" | "losers", asked: object): Promise<unknown> {
+  const { pool, gone } = thread(of);
+  const abort = new AbortController();
+  const end = () => abort.abort();
+  const late = setTimeout(end, MOST_MS);
+  gone.signal.addEventListener("abort", end);
+  try {
+    return await pool.run(asked, { name, signal: abort.signal });
+  } catch (error) {
+    throw gone.signal.aborted ? new ThreadGone("the thread is gone", { cause: error }) : error;
+  } finally {
+    clearTimeout(late);
+    gone.signal.removeEventListener("abort", end);
+  }
 }
 
 type Outlooks = Map<string, Planned["outlook"]["plantings"][number]>;
@@ -36,7 +75,7 @@ const held = new WeakMap<Db, { message: number; plantings: Outlooks }>();
 export async function planApart(db: Db, row: GardenRow): Promise<Planned> {
   const before = held.get(db);
   const asked: PlanAsked = { file: db.$client.name, row, now: gardenNow(row).getTime(), has: before?.message ?? null };
-  const sent = (await thread("planner").run(asked, { name: "plan", signal: AbortSignal.timeout(MOST_MS) })) as PlanSent;
+  const sent = (await inThread("planner", "plan", asked)) as PlanSent;
   const crops = new Map(cropsOf(db).map((c) => [c.id, c]));
   const plantings = sent.plantings.flatMap((p) => {
     const crop = p.news && crops.get(p.news.planting.cropId);
@@ -50,5 +89,5 @@ export async function planApart(db: Db, row: GardenRow): Promise<Planned> {
 /** What a plan cannot fit, found in a thread of its own. */
 export async function losersApart({ outlook: { problem }, plan }: Planned): Promise<Loser[]> {
   const asked: LosersAsked = { outlook: { problem }, plan };
-  return (await thread("adviser").run(asked, { name: "losers", signal: AbortSignal.timeout(MOST_MS) })) as Loser[];
+  return (await inThread("adviser", "losers", asked)) as Loser[];
 }

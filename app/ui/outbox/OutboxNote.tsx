@@ -7,7 +7,7 @@ import { PutRight } from "./PutRight";
 
 /** Says without doubt what is saved, what waits for signal, what was refused, and what could not be read. */
 export function OutboxNote({ onlyTrouble = false }: { onlyTrouble?: boolean }) {
-  const { waiting, problems, aside, forgets } = useOutbox();
+  const { waiting, why, problems, aside, forgets } = useOutbox();
   const calm = waiting === 0 && problems.length === 0 && aside.length === 0;
   if (calm && onlyTrouble) return null;
   return (
@@ -15,9 +15,11 @@ export function OutboxNote({ onlyTrouble = false }: { onlyTrouble?: boolean }) {
       {calm && <QuietSpan>All saved</QuietSpan>}
       {waiting > 0 && (
         <strong>
-          {waiting} kept on this {forgets ? "page only" : "device"}, {waiting === 1 ? "waits" : "wait"} for signal
+          {waiting} kept on this {forgets ? "page only" : "device"}, {waiting === 1 ? "waits" : "wait"}{" "}
+          {why ? "for the garden’s machine" : "for signal"}
         </strong>
       )}
+      {waiting > 0 && why && <p>{why} What waits goes again by itself.</p>}
       {waiting > 0 && forgets && <p>This device keeps nothing for the app: leave the page open until it is sent.</p>}
       {problems.map((kept) => (
         <Refused key={kept.id} kept={kept} />

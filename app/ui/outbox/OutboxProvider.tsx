@@ -15,6 +15,8 @@ export type SendResult =
 interface Outbox {
   /** Entries kept on this device until there is signal. */
   waiting: number;
+  /** Why the garden could not take them just now, where it said so. */
+  why: string | null;
   /** Entries the garden refused, until they are put right or dropped. */
   problems: KeptEntry[];
   /** What could not be read, as it stood. */
@@ -51,11 +53,14 @@ function useKept() {
 /** Sends what waits: when the page opens, when the signal is back, and every few seconds while something waits. */
 function useSender(refresh: (store: EntryStore) => Promise<KeptEntry[]>, waiting: number) {
   const { revalidate } = useRevalidator();
+  const [why, setWhy] = useState<string | null>(null);
   const flush = useCallback(async () => {
+    let heard: string | null = null;
     const { settled, left } = await withStore(async (store) => ({
-      settled: await sendWaiting(store),
+      settled: await sendWaiting(store, (said) => (heard = said)),
       left: await refresh(store),
     }));
+    setWhy(heard);
     if (settled > 0) void revalidate();
     return left;
   }, [refresh, revalidate]);
@@ -74,7 +79,7 @@ function useSender(refresh: (store: EntryStore) => Promise<KeptEntry[]>, waiting
     const timer = setInterval(() => void flush(), RETRY_MS);
     return () => clearInterval(timer);
   }, [waiting, flush]);
-  return flush;
+  return { flush, why };
 }
 
 /** What became of an entry after a sending. */
@@ -121,7 +126,8 @@ export function OutboxProvider({ containers, units, children }: OutboxProviderPr
   const { kept, refresh } = useKept();
   const [held, setHeld] = useState<readonly string[]>([]);
   const waiting = kept.entries.filter((e) => e.problem === null).length;
-  const acts = useEntryActs(useSender(refresh, waiting), refresh);
+  const { flush, why } = useSender(refresh, waiting);
+  const acts = useEntryActs(flush, refresh);
   const holdInForm = useCallback<Outbox["holdInForm"]>(
     (id, isHeld) => setHeld((before) => (isHeld ? [...before, id] : before.filter((h) => h !== id))),
     [],
@@ -130,6 +136,7 @@ export function OutboxProvider({ containers, units, children }: OutboxProviderPr
     () => ({
       ...acts,
       waiting,
+      why,
       problems: kept.entries.filter((e) => e.problem !== null && !held.includes(e.id)),
       aside: kept.aside,
       forgets: kept.forgets,
@@ -137,7 +144,7 @@ export function OutboxProvider({ containers, units, children }: OutboxProviderPr
       containers,
       units,
     }),
-    [acts, kept, waiting, held, holdInForm, containers, units],
+    [acts, kept, waiting, why, held, holdInForm, containers, units],
   );
   return <OutboxContext value={outbox}>{children}</OutboxContext>;
 }

@@ -20,16 +20,20 @@ function alone<T>(work: () => Promise<T>): Promise<T> {
  * Sends what waits, in order, and settles what was answered: applied entries leave the device, refused ones stay with
  * their sentence, the others wait on.
  *
+ * @param hear - told why the garden could not take an entry now, where it says so
  * @returns how many were settled
  */
-export function sendWaiting(store: EntryStore): Promise<number> {
+export function sendWaiting(store: EntryStore, hear: (why: string) => void = () => undefined): Promise<number> {
   return alone(async () => {
     let settled = 0;
     const waiting = (await store.all()).filter((e) => e.problem === null);
     for (let from = 0; from < waiting.length; from += AT_ONCE) {
       const answers = await post(waiting.slice(from, from + AT_ONCE));
       if (!answers) return settled;
-      for (const answer of answers) settled += await settle(store, answer);
+      for (const answer of answers) {
+        settled += await settle(store, answer);
+        if (answer.status === "not now" && answer.why) hear(answer.why);
+      }
     }
     return settled;
   });
