@@ -1,5 +1,5 @@
-import { spawn, type ChildProcess } from "node:child_process";
-import { existsSync, mkdtempSync, rmSync } from "node:fs";
+import { spawn, spawnSync, type ChildProcess } from "node:child_process";
+import { existsSync, mkdirSync, mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
 import Database from "better-sqlite3";
@@ -10,8 +10,10 @@ import { plantDemoGarden } from "~/services/demo/demo-garden.server";
 
 /**
  * Ends the server with SIGKILL at random moments while several devices send entries, in batches, out of order and
- * again when no answer came: `npm run torture [-- --rounds 200 --seed 1]`. After each kill the file is checked whole;
- * in the end every acknowledged entry has to be there, once. Sends to this machine only, and stops by itself.
+ * again when no answer came, and while others read all there is: `npm run torture [-- --rounds 200 --seed 1]`. After
+ * each kill the file is checked whole; in the end every acknowledged entry has to be there, once, and what is kept
+ * summed has to be the sum. Then the same on a disk that is full, and with a file that may only be read (both need the
+ * right to mount; without it they are said to be left out). Sends to this machine only, and stops by itself.
  */
 const option = (name: string, usual: number) => {
   const at = process.argv.indexOf(`--${name}`);
@@ -31,18 +33,28 @@ const one = <T>(of: readonly T[]): T => of[whole(of.length)]!;
 type Sent = EntryBody & { id: string; device: string; sequence: number; at: string };
 
 const folder = mkdtempSync(path.join(tmpdir(), "akmedon-torture-"));
-const file = path.join(folder, "garden.sqlite");
-const made = openGarden(file);
-plantDemoGarden(made);
-made.$client.close();
 
-const acknowledged = new Map<string, Sent>();
-const unanswered: Sent[][] = Array.from({ length: DEVICES }, () => []);
-const picks: string[] = [];
+/** A garden's file, and what devices know of it. */
+interface Garden {
+  file: string;
+  acknowledged: Map<string, Sent>;
+  unanswered: Sent[][];
+  picks: string[];
+  refusals: Map<string, string>;
+  /** Why entries had to wait, as the garden said. */
+  whys: Set<string>;
+}
+
+function gardenAt(file: string): Garden {
+  const made = openGarden(file);
+  plantDemoGarden(made);
+  made.$client.close();
+  return { file, acknowledged: new Map(), unanswered: Array.from({ length: DEVICES }, () => []), picks: [], refusals: new Map(), whys: new Set() }; // prettier-ignore
+}
 const sequence = new Array<number>(DEVICES).fill(0);
 
 /** Something a gardener does: mostly picks, some looks, counts, notes, weighings and second thoughts. */
-function act(): EntryBody {
+function act(picks: readonly string[]): EntryBody {
   const plantingId = one(PLANTINGS);
   const dice = uniform();
   // What is written names itself, so that the same thing under two numbers is seen as well.
@@ -56,23 +68,31 @@ function act(): EntryBody {
   return { kind: "pass by", roundId: `round ${whole(20)}`, plantingId, done: uniform() < 0.7 };
 }
 
-function nextEntry(device: number): Sent {
-  const body = act();
+function nextEntry({ picks }: Garden, device: number): Sent {
+  const body = act(picks);
   const id = crypto.randomUUID();
   if (body.kind === "pick") picks.push(id);
   return { ...body, id, device: `device ${device}`, sequence: ++sequence[device]!, at: new Date(Date.UTC(2026, 8, 19, 9) + sequence[device]! * 1000).toISOString() }; // prettier-ignore
 }
 
 /** What a device sends: what had no answer, something new, sometimes what was acknowledged before; in any order. */
-function nextBatch(device: number): Sent[] {
+function nextBatch(garden: Garden, device: number): Sent[] {
+  const { acknowledged, unanswered } = garden;
   const again = unanswered[device]!.splice(0, 20);
   // Nobody picks on for hours without an answer: what waits goes first.
-  const fresh = Array.from({ length: unanswered[device]!.length < 40 ? 1 + whole(12) : 0 }, () => nextEntry(device));
+  const fresh = Array.from({ length: unanswered[device]!.length < 40 ? 1 + whole(12) : 0 }, () =>
+    nextEntry(garden, device),
+  );
   const old = acknowledged.size > 0 && uniform() < 0.3 ? [one([...acknowledged.values()])] : [];
   return [...again, ...fresh, ...old].sort(() => uniform() - 0.5);
 }
 
-async function send(device: number, batch: Sent[]): Promise<void> {
+async function send(
+  { acknowledged, unanswered, refusals, whys }: Garden,
+  device: number,
+  batch: Sent[],
+): Promise<void> {
+  // prettier-ignore
   try {
     const response = await fetch(`${URL}/entries`, {
       method: "POST",
@@ -84,16 +104,17 @@ async function send(device: number, batch: Sent[]): Promise<void> {
     for (const answer of answers) {
       const entry = batch.find((e) => e.id === answer.id)!;
       if (answer.status === "applied") acknowledged.set(entry.id, entry);
-      else if (answer.status === "not now") unanswered[device]!.push(entry);
+      else if (answer.status === "not now") {
+        unanswered[device]!.push(entry);
+        if (answer.why) whys.add(answer.why);
+      }
       else refusals.set(entry.id, answer.sentence);
     }
   } catch {
     unanswered[device]!.push(...batch.filter((e) => !acknowledged.has(e.id)));
   }
 }
-const refusals = new Map<string, string>();
-
-async function started(): Promise<ChildProcess> {
+async function started(file: string): Promise<ChildProcess> {
   const server = spawn("node", ["--import", "tsx", "server/start.ts"], {
     env: {
       ...process.env,
@@ -129,7 +150,7 @@ function faults(of: string): string[] {
 }
 
 /** A consistent copy taken while the server writes. */
-async function copyMidWrite(round: number): Promise<string[]> {
+async function copyMidWrite(file: string, round: number): Promise<string[]> {
   const to = path.join(folder, `copy-${round}.sqlite`);
   const db = new Database(file, { readonly: true });
   await db.backup(to);
@@ -139,65 +160,151 @@ async function copyMidWrite(round: number): Promise<string[]> {
   return found.map((f) => `copy: ${f}`);
 }
 
+/** What is heavy: every page, all lines in another order, the export; asked for again and again until it is told to stop. */
+async function readAll(until: () => boolean): Promise<number> {
+  let pages = 0;
+  while (!until())
+    for (const at of ["/", "/ledger?sort=grams&order=up", "/ledger.csv", "/sky", "/round"])
+      pages += await fetch(URL + at, { signal: AbortSignal.timeout(10_000) })
+        .then(async (page) => (await page.arrayBuffer(), page.ok ? 1 : 0))
+        .catch(() => 0);
+  return pages;
+}
+
+/** The last word: what had no answer is sent once more, so that it, too, is there once. */
+async function lastWord(garden: Garden): Promise<void> {
+  for (let device = 0; device < DEVICES; device++)
+    while (garden.unanswered[device]!.length > 0) {
+      const before = garden.unanswered[device]!.length;
+      await send(garden, device, garden.unanswered[device]!.splice(0, 100));
+      if (garden.unanswered[device]!.length >= before) break;
+    }
+}
+
+/** Entries that were acknowledged and are not there, or are there twice; sums that are not the sum. */
+function accountOf({ file, acknowledged }: Garden): { lost: number; doubled: number; sumsOff: number } {
+  const db = new Database(file, { readonly: true });
+  const ids = (sql: string) => (db.prepare(sql).all() as { id: string; n: number }[]).map((r) => [r.id, r.n] as const);
+  const entries = new Map(ids("select id, count(*) as n from entry group by id"));
+  const lots = new Map(ids("select pick_id as id, count(*) as n from lot group by pick_id"));
+  const movements = new Map(
+    ids("select lot_id as id, count(*) as n from movement where kind = 'picked' group by lot_id"),
+  );
+  const pieces = new Map(ids("select lot_id as id, pieces as n from movement where kind = 'picked'"));
+  const notes = new Map(ids("select id, count(*) as n from note_line group by id"));
+  const sameNotes = ids("select text as id, count(*) as n from note_line group by text");
+  const samePicks = ids("select note as id, count(*) as n from pick where note like 'line %' group by note");
+  const weighings = new Map(ids("select id, count(*) as n from weighing group by id"));
+  const summed = new Map(ids("select season_id as id, sum(pieces) as n from season_sum group by season_id"));
+  const added =
+    ids(`select p.season_id as id, ifnull(sum(m.pieces), 0) as n from pick p left join lot l on l.pick_id = p.id
+    left join movement m on m.lot_id = l.id and m.kind in ('picked', 'corrected', 'weighed')
+    where p.outcome = 'picked' and p.withdrawn_at is null group by p.season_id`);
+  db.close();
+  let lost = 0;
+  let doubled = 0;
+  for (const entry of acknowledged.values()) {
+    if (entries.get(entry.id) !== 1) lost++;
+    else if (entry.kind === "pick") {
+      if (lots.get(entry.id) !== 1) lost++;
+      else if (entry.count && pieces.get(entry.id) !== Number(entry.count)) lost++;
+      if ((movements.get(entry.id) ?? 0) > 1) doubled++;
+    } else if (entry.kind === "note" && notes.get(entry.id) !== 1) lost++;
+    else if (entry.kind === "weighing" && weighings.get(entry.id) !== 1) lost++;
+  }
+  for (const [, n] of [...lots, ...sameNotes, ...samePicks]) if (n > 1) doubled++;
+  const sumsOff = added.filter(([id, n]) => (summed.get(id) ?? 0) !== n).length;
+  return { lost, doubled, sumsOff };
+}
+
+const run = (...command: string[]) => spawnSync(command[0]!, command.slice(1), { stdio: "ignore" }).status === 0;
+
+/** Entries go on coming while the disk is full; then the server is killed; then there is room again. */
+async function fullDisk(): Promise<
+  { whys: number; waited: number; faults: string[]; lost: number; doubled: number; sumsOff: number } | "left out"
+> {
+  const small = path.join(folder, "small");
+  mkdirSync(small);
+  if (!run("mount", "-t", "tmpfs", "-o", "size=7m", "tmpfs", small)) return "left out";
+  try {
+    const garden = gardenAt(path.join(small, "garden.sqlite"));
+    const found: string[] = [];
+    const waits = () => garden.unanswered.flat().length;
+    for (let life = 0; life < 3; life++) {
+      const server = await started(garden.file);
+      for (let n = 0; n < 4000 && waits() < 60; n++) await send(garden, n % DEVICES, nextBatch(garden, n % DEVICES));
+      const page = await fetch(`${URL}/`, { signal: AbortSignal.timeout(20_000) }).then(
+        (p) => p.status,
+        () => 0,
+      );
+      if (page !== 200) found.push(`the start page on a full disk: ${page}`);
+      await killed(server);
+      found.push(...faults(garden.file));
+    }
+    const waited = waits();
+    if (!run("mount", "-o", "remount,size=64m", small)) found.push("no room could be made");
+    const server = await started(garden.file);
+    await lastWord(garden);
+    await killed(server);
+    if (waits() > 0) found.push(`${waits()} entries still wait though there is room`);
+    return { whys: garden.whys.size, waited, faults: [...found, ...faults(garden.file)], ...accountOf(garden) };
+  } finally {
+    run("umount", small);
+  }
+}
+
+/** A file that may only be read: no entry is acknowledged, and nothing of it changes. */
+async function readOnly(): Promise<{ acknowledged: number; faults: string[] } | "left out"> {
+  const [there, shown] = [path.join(folder, "there"), path.join(folder, "shown")];
+  for (const at of [there, shown]) mkdirSync(at);
+  const garden = gardenAt(path.join(there, "garden.sqlite"));
+  if (!run("mount", "--bind", there, shown)) return "left out";
+  try {
+    if (!run("mount", "-o", "remount,ro,bind", shown)) return "left out";
+    const server = await started(path.join(shown, "garden.sqlite"));
+    for (let n = 0; n < 20; n++) await send(garden, n % DEVICES, [nextEntry(garden, n % DEVICES)]);
+    await killed(server);
+    return { acknowledged: garden.acknowledged.size, faults: faults(garden.file) };
+  } finally {
+    run("umount", shown);
+  }
+}
+
 if (!existsSync("build/server/index.js")) throw new Error("Build first: npm run build");
+const garden = gardenAt(path.join(folder, "garden.sqlite"));
 const broken: string[] = [];
 let kills = 0;
 let copies = 0;
+let pages = 0;
 for (let round = 0; round < ROUNDS; round++) {
-  const server = await started();
+  const server = await started(garden.file);
   const until = Date.now() + whole(MOST_MS_ALIVE);
+  const reading = readAll(() => Date.now() > until);
   const devices = Array.from({ length: DEVICES }, async (_, device) => {
-    while (Date.now() < until + 300) await send(device, nextBatch(device)).then(() => new Promise((r) => setTimeout(r, whole(20)))); // prettier-ignore
+    while (Date.now() < until + 300) await send(garden, device, nextBatch(garden, device)).then(() => new Promise((r) => setTimeout(r, whole(20)))); // prettier-ignore
   });
   if (round % 5 === 0) {
-    broken.push(...(await copyMidWrite(round)));
+    broken.push(...(await copyMidWrite(garden.file, round)));
     copies++;
   }
   await new Promise((resolve) => setTimeout(resolve, Math.max(0, until - Date.now())));
   await killed(server);
   kills++;
   await Promise.all(devices);
-  broken.push(...faults(file));
-  if (round % 20 === 19) console.log(`${kills} kills, ${acknowledged.size} acknowledged, ${broken.length} faults`);
+  pages += await reading;
+  broken.push(...faults(garden.file));
+  if (round % 20 === 19) console.log(`${kills} kills, ${garden.acknowledged.size} acknowledged, ${pages} heavy pages read, ${broken.length} faults`); // prettier-ignore
 }
-// The last word: what had no answer is sent once more, so that it, too, is there once.
-const server = await started();
-for (let device = 0; device < DEVICES; device++)
-  while (unanswered[device]!.length > 0) {
-    const before = unanswered[device]!.length;
-    await send(device, unanswered[device]!.splice(0, 100));
-    if (unanswered[device]!.length >= before) break;
-  }
+const server = await started(garden.file);
+await lastWord(garden);
 await killed(server);
-
-const db = new Database(file, { readonly: true });
-const ids = (sql: string) => (db.prepare(sql).all() as { id: string; n: number }[]).map((r) => [r.id, r.n] as const);
-const entries = new Map(ids("select id, count(*) as n from entry group by id"));
-const lots = new Map(ids("select pick_id as id, count(*) as n from lot group by pick_id"));
-const movements = new Map(
-  ids("select lot_id as id, count(*) as n from movement where kind = 'picked' group by lot_id"),
-);
-const pieces = new Map(ids("select lot_id as id, pieces as n from movement where kind = 'picked'"));
-const notes = new Map(ids("select id, count(*) as n from note_line group by id"));
-const sameNotes = ids("select text as id, count(*) as n from note_line group by text");
-const samePicks = ids("select note as id, count(*) as n from pick where note like 'line %' group by note");
-const weighings = new Map(ids("select id, count(*) as n from weighing group by id"));
-db.close();
-
-let lost = 0;
-let doubled = 0;
-for (const entry of acknowledged.values()) {
-  if (entries.get(entry.id) !== 1) lost++;
-  else if (entry.kind === "pick") {
-    if (lots.get(entry.id) !== 1) lost++;
-    else if (entry.count && pieces.get(entry.id) !== Number(entry.count)) lost++;
-    if ((movements.get(entry.id) ?? 0) > 1) doubled++;
-  } else if (entry.kind === "note" && notes.get(entry.id) !== 1) lost++;
-  else if (entry.kind === "weighing" && weighings.get(entry.id) !== 1) lost++;
-}
-for (const [, n] of [...lots, ...sameNotes, ...samePicks]) if (n > 1) doubled++;
+const { lost, doubled, sumsOff } = accountOf(garden);
+const [full, only] = [await fullDisk(), await readOnly()];
 rmSync(folder, { recursive: true, force: true });
 for (const fault of broken.slice(0, 10)) console.error(fault);
-console.log(`refused: ${[...new Set(refusals.values())].join(" · ") || "none"}`);
-console.log(JSON.stringify({ bench: "torture", kills, acknowledged: acknowledged.size, lost, doubled, faults: broken.length, copies, refused: refusals.size })); // prettier-ignore
-process.exit(lost + doubled + broken.length === 0 ? 0 : 1);
+console.log(`refused: ${[...new Set(garden.refusals.values())].join(" · ") || "none"}`);
+console.log(`full disk: ${JSON.stringify(full)}`);
+console.log(`may only be read: ${JSON.stringify(only)}`);
+console.log(JSON.stringify({ bench: "torture", kills, acknowledged: garden.acknowledged.size, lost, doubled, sumsOff, faults: broken.length, copies, pages, refused: garden.refusals.size, full: full === "left out" ? full : full.lost + full.doubled + full.sumsOff + full.faults.length, readOnly: only === "left out" ? only : only.acknowledged + only.faults.length })); // prettier-ignore
+const bad = lost + doubled + sumsOff + broken.length + (full === "left out" ? 0 : full.lost + full.doubled + full.sumsOff + full.faults.length) + (only === "left out" ? 0 : only.acknowledged + only.faults.length); // prettier-ignore
+process.exit(bad === 0 ? 0 : 1);

@@ -10,9 +10,11 @@ interface FollowingProps<T> {
   children: (value: T) => ReactNode;
 }
 
-/** Shows what is worked out as soon as it is there; the page around it stands meanwhile. */
+/**
+ * Shows what is worked out as soon as it is there; the page around it stands meanwhile. Drawn the same way whether it is
+ * there or comes: a page that came and is then brought up to date keeps what is typed on it.
+ */
 export function Following<T>({ of, meanwhile = <LookingOver />, children }: FollowingProps<T>) {
-  if (!(of instanceof Promise)) return <>{children(of)}</>;
   return (
     <Suspense fallback={meanwhile}>
       <Await resolve={of}>{(value) => children(value as T)}</Await>
