@@ -17,8 +17,3 @@ test("what is there is drawn at once; what comes leaves the page standing with a
   expect(waiting).toContain("Looking over the beds");
   expect(waiting).not.toContain("<p>the plan</p>");
 });
-
-test("a page that came and is brought up to date would have been drawn anew, with what was typed on it lost", () => {
-  const shape = (html: string) => html.replace(/<!--.*?-->/g, (mark) => (mark.startsWith("<!--$") ? "[follows]" : "")).includes("[follows]"); // prettier-ignore
-  expect([shape(draw("the plan")), shape(draw(new Promise(() => undefined)))]).toEqual([true, true]);
-});

@@ -1,3 +1,4 @@
+export { borneOut } from "./borne-out";
 export { chillHours, normalChillHours } from "./chill";
 export { DailyWeather } from "./daily-weather";
 export { averageDegreeDays, dailyDegreeDays, degreeDaysAbove } from "./degree-days";

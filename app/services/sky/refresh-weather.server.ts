@@ -1,7 +1,7 @@
 import { httpForecast, httpStation } from "~/adapters/http-weather.server";
 import { USUAL_PATIENCE, type Patience } from "~/adapters/fetch-text.server";
-import { addDays, dayOfYear, daysBetween, instantOf, localMoment, type IsoDay } from "~/core/calendar";
-import { stationDays, type DailyWeather } from "~/core/weather";
+import { addDays, dayOfYear, instantOf, localMoment, type IsoDay } from "~/core/calendar";
+import { borneOut, stationDays, type DailyWeather } from "~/core/weather";
 import type { Db } from "~/db/client.server";
 import type { GardenRow } from "~/db/garden/garden.server";
 import { allFeeds, feedOf, updateFeed, type FeedKind, type FeedRow } from "~/db/sky/feeds.server";
@@ -19,10 +19,6 @@ const AGAIN_MS = 2 * 60_000;
 const MOST_DAYS_BACK = 60;
 /** Weather this far from the garden's usual, on the mean of its days, is in another unit: our judgement. */
 const UNLIKELY_C = 15;
-
-/** The mean of a day may differ by this from the day before, °C; days this far back still tell: our judgement. */
-const STEP_C = 9;
-const STEP_DAYS = 2;
 
 const underWay = new WeakMap<Db, Map<string, Promise<void>>>();
 const lastTry = new WeakMap<Db, Map<string, number>>();
@@ -147,7 +143,7 @@ function firstMissing(db: Db, today: IsoDay): IsoDay {
 
 /** Degrees of the other kind pass every limit in a mild season: they are known by how far all days are from the usual. */
 function refuseOtherUnits(db: Db, row: GardenRow, days: readonly DailyWeather[]): void {
-  if (days.length === 0 || followsOn(db, days)) return;
+  if (days.length === 0 || borneOut(days, observedDays(db))) return;
   const normals = normalsOf(db, row);
   const off = days.reduce((sum, d) => {
     const doy = dayOfYear(d.day);
@@ -163,17 +159,8 @@ function refuseAsOtherUnits(airs: readonly number[], usualC: number): void {
 function refuseMean(mean: number): void {
   if (Math.abs(mean) > UNLIKELY_C)
     throw new WeatherUnreachable(
-      `Its days are ${Math.round(Math.abs(mean))} °C ${mean > 0 ? "warmer" : "colder"} than usual here, all of them: it seems to tell °${mean > 0 ? "F as °C" : "C as °F"}.`,
+      `Its days are ${Math.round(Math.abs(mean))} °C ${mean > 0 ? "warmer" : "colder"} than usual here, all of them: it seems to tell °${mean > 0 ? "F as °C" : "C as °F"}. Is it right? Note yesterday by hand below, and what goes on from it is believed.`,
     );
-}
-
-/** Days whose first follows on from the record's last ones are real, however far from the usual: cold comes by steps. */
-function followsOn(db: Db, days: readonly DailyWeather[]): boolean {
-  const first = days.reduce((a, b) => (b.day < a.day ? b : a));
-  const from = addDays(first.day, -STEP_DAYS);
-  const before = observedDays(db).filter((d) => d.day >= from && d.day < first.day);
-  const mean = (d: DailyWeather) => (d.minC + d.maxC) / 2;
-  return before.some((d) => Math.abs(mean(d) - mean(first)) <= STEP_C * daysBetween(d.day, first.day));
 }
 
 const sayLeftOut = (sentences: readonly string[]) =>

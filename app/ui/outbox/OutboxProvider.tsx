@@ -1,4 +1,13 @@
-import { createContext, useCallback, useContext, useEffect, useMemo, useState, type ReactNode } from "react";
+import {
+  createContext,
+  startTransition,
+  useCallback,
+  useContext,
+  useEffect,
+  useMemo,
+  useState,
+  type ReactNode,
+} from "react";
 import { useRevalidator } from "react-router";
 import type { EntryBody } from "~/core/entries";
 import type { UnitSystem } from "~/core/units";
@@ -44,7 +53,8 @@ function useKept() {
   const [kept, setKept] = useState<{ entries: KeptEntry[]; aside: unknown[]; forgets: boolean }>({ entries: [], aside: [], forgets: false }); // prettier-ignore
   const refresh = useCallback(async (store: EntryStore) => {
     const [entries, aside] = [await store.all(), await store.aside()];
-    setKept({ entries, aside, forgets: store.forgets });
+    // As a transition: a page that is still coming is not drawn anew for it, and keeps what was typed.
+    startTransition(() => setKept({ entries, aside, forgets: store.forgets }));
     return entries;
   }, []);
   return { kept, refresh };
@@ -60,7 +70,7 @@ function useSender(refresh: (store: EntryStore) => Promise<KeptEntry[]>, waiting
       settled: await sendWaiting(store, (said) => (heard = said)),
       left: await refresh(store),
     }));
-    setWhy(heard);
+    startTransition(() => setWhy(heard));
     if (settled > 0) void revalidate();
     return left;
   }, [refresh, revalidate]);

@@ -1,4 +1,4 @@
-import { Suspense, type ReactNode } from "react";
+import { Suspense, useState, type ReactNode } from "react";
 import { Await } from "react-router";
 import { Page, Quiet } from "~/ui/theme/parts";
 
@@ -11,10 +11,12 @@ interface FollowingProps<T> {
 }
 
 /**
- * Shows what is worked out as soon as it is there; the page around it stands meanwhile. Drawn the same way whether it is
- * there or comes: a page that came and is then brought up to date keeps what is typed on it.
+ * Shows what is worked out as soon as it is there; the page around it stands meanwhile. A page that came late is drawn
+ * the same way when it is brought up to date: what is typed on it stays.
  */
 export function Following<T>({ of, meanwhile = <LookingOver />, children }: FollowingProps<T>) {
+  const [cameLate] = useState(of instanceof Promise);
+  if (!cameLate && !(of instanceof Promise)) return <>{children(of)}</>;
   return (
     <Suspense fallback={meanwhile}>
       <Await resolve={of}>{(value) => children(value as T)}</Await>
