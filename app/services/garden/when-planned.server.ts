@@ -2,8 +2,11 @@ import type { Db } from "~/db/client.server";
 import type { GardenRow } from "~/db/garden/garden.server";
 import { planAhead } from "./planned-garden.server";
 
-/** A page waits this long for its plan, ms, before it stands without it. Our judgement. */
-const WAIT_MS = 700;
+/**
+ * A page waits this long for its plan, ms, before it stands without it: our judgement. A page that comes in two parts
+ * loses what is tapped in the moment between its coming and its waking, so that it is for a start that is slow only.
+ */
+const WAIT_MS = 4000;
 
 /**
  * What a page is drawn from, once the garden is planned: at once where the plan is there or comes soon, else as a
