@@ -50,7 +50,15 @@ if (existsSync(`${out}/unit.json`)) {
 } else failed++;
 
 counted(run("crop data", "npx", ["tsx", "scripts/check-data.ts"]));
-const built = run("build", "npx", ["react-router", "build", "--logLevel", "error"], { NODE_ENV: "production" });
+const forUse = { NODE_ENV: "production" };
+const built =
+  run("build", "npx", ["react-router", "build", "--logLevel", "error"], forUse) &&
+  run(
+    "the threads’ build",
+    "npx",
+    ["vite", "build", "--config", "vite.threads.config.ts", "--logLevel", "error"],
+    forUse,
+  );
 counted(built);
 if (built) {
   const browserOk = run("in the browser", "npx", ["playwright", "test"]);

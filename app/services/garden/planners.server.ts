@@ -20,8 +20,11 @@ interface Thread {
 type Name = "planner" | "adviser";
 const threads = new Map<Name, Thread>();
 
-/** The thread could not be started: what it was to do may be done here. */
+/** The thread could not be started, or fell: what it was to do may be done here. */
 export class ThreadGone extends Error {}
+
+/** It took too long, or more memory than there is: here it would too. */
+const isTooMuch = (error: unknown) => (error as Error).name === "AbortError" || (error as { code?: string }).code === "ERR_WORKER_OUT_OF_MEMORY"; // prettier-ignore
 
 /**
  * A thread that is kept: one plans and keeps what it has judged; another asks the planner again, so that no plan waits
@@ -51,7 +54,7 @@ function thread(of: Name): Thread {
   return made;
 }
 
-/** @throws {ThreadGone} when there is no thread to do it; another error when it failed or took too long */
+/** @throws {ThreadGone} when there is no thread to do it, or it fell; another error when it took too long or too much */
 async function inThread(of: Name, name: "plan" | "losers", asked: object): Promise<unknown> {
   const { pool, gone } = thread(of);
   const abort = new AbortController();
@@ -61,7 +64,9 @@ async function inThread(of: Name, name: "plan" | "losers", asked: object): Promi
   try {
     return await pool.run(asked, { name, signal: abort.signal });
   } catch (error) {
-    throw gone.signal.aborted ? new ThreadGone("the thread is gone", { cause: error }) : error;
+    if (isTooMuch(error) && !gone.signal.aborted) throw error;
+    console.error(error);
+    throw new ThreadGone("the thread is gone", { cause: error });
   } finally {
     clearTimeout(late);
     gone.signal.removeEventListener("abort", end);
