@@ -43,7 +43,8 @@ export class GardenServer {
         (r) => r.ok,
         () => false,
       );
-      if (up) return;
+      // Its first plan is there: a page that opened before would come in two parts.
+      if (up) return void (await fetch(`${this.url}/round`).then((page) => page.arrayBuffer()));
       await new Promise((resolve) => setTimeout(resolve, 100));
     }
     await this.stop();

@@ -4,7 +4,7 @@ import { GardenServer } from "./garden-server";
 let next = 0;
 
 /** Reads on once nothing of the page is still being worked out, as a person does. */
-const followed = (page: Page) => expect(page.getByText(/^(Looking over the beds|Working out its year|Asking the plan again)/)).toHaveCount(0); // prettier-ignore
+const followed = (page: Page) => expect(page.getByText(/^(Looking over the beds|Working out its year)/)).toHaveCount(0); // prettier-ignore
 
 /**
  * A page that is left as a person leaves it: once what was sent has been answered. A reload within the

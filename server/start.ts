@@ -19,8 +19,8 @@ async function start(): Promise<void> {
   });
   server.listen(port, host, () => {
     console.log(`Akmedon is at http://${host}:${port} (Ctrl+C ends it)`);
-    // Asks itself for the start page, so that nobody waits for the threads to start and the first plan.
-    void fetch(`http://${host === "::1" ? "[::1]" : host}:${port}/`).then(
+    // Asks itself for the round, so that nobody waits for the planning thread to start and the first plan.
+    void fetch(`http://${host === "::1" ? "[::1]" : host}:${port}/round`).then(
       (page) => page.arrayBuffer(),
       () => undefined,
     );
