@@ -43,7 +43,7 @@ export class GardenServer {
         (r) => r.ok,
         () => false,
       );
-      // Its first plan is there: a page that opened before would come in two parts.
+      // Its first plan is there, as it is for a server that has run for a moment.
       if (up) return void (await fetch(`${this.url}/round`).then((page) => page.arrayBuffer()));
       await new Promise((resolve) => setTimeout(resolve, 100));
     }

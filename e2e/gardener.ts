@@ -1,10 +1,7 @@
-import { expect, test as base, type Page } from "@playwright/test";
+import { test as base, type Page } from "@playwright/test";
 import { GardenServer } from "./garden-server";
 
 let next = 0;
-
-/** Reads on once nothing of the page is still being worked out, as a person does. */
-const followed = (page: Page) => expect(page.getByText(/^(Looking over the beds|Working out its year)/)).toHaveCount(0); // prettier-ignore
 
 /**
  * A page that is left as a person leaves it: once what was sent has been answered. A reload within the
@@ -21,18 +18,8 @@ function patient(page: Page): Page {
     for (let tries = 0; sent.size > 0 && tries < 200; tries++) await new Promise((resolve) => setTimeout(resolve, 50));
   };
   const { goto, reload } = { goto: page.goto.bind(page), reload: page.reload.bind(page) };
-  page.goto = async (...how) => {
-    await answered();
-    const response = await goto(...how);
-    await followed(page);
-    return response;
-  };
-  page.reload = async (...how) => {
-    await answered();
-    const response = await reload(...how);
-    await followed(page);
-    return response;
-  };
+  page.goto = async (...how) => (await answered(), goto(...how));
+  page.reload = async (...how) => (await answered(), reload(...how));
   return page;
 }
 
@@ -58,4 +45,4 @@ export const test = base.extend<{ demo: GardenServer; usDemo: GardenServer; hous
     await server.remove();
   },
 });
-export { expect };
+export { expect } from "@playwright/test";

@@ -5,21 +5,15 @@ import { containersOf } from "~/services/ledger/containers.server";
 import { roundPage } from "~/services/round/round-page.server";
 import { RoundPreview } from "~/ui/round/RoundPreview";
 import { RoundWalk } from "~/ui/round/RoundWalk";
-import { Following } from "~/ui/shell/Following";
 
 export const meta: Route.MetaFunction = () => [{ title: "Round · Akmedon" }];
 
-export function loader({ request }: Route.LoaderArgs) {
+export function loader() {
   const { db, garden } = knownGarden();
-  return whenPlanned(request, db, garden, () => ({ round: roundPage(db, garden), containers: containersOf(db) }));
+  return whenPlanned(db, garden, () => ({ round: roundPage(db, garden), containers: containersOf(db) }));
 }
 
 export default function Round({ loaderData }: Route.ComponentProps) {
-  return (
-    <Following of={loaderData.page}>
-      {({ round, containers }) =>
-        round.status === "out" ? <RoundWalk round={round} containers={containers} /> : <RoundPreview round={round} />
-      }
-    </Following>
-  );
+  const { round, containers } = loaderData;
+  return round.status === "out" ? <RoundWalk round={round} containers={containers} /> : <RoundPreview round={round} />;
 }

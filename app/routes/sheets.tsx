@@ -2,7 +2,6 @@ import type { Route } from "./+types/sheets";
 import { cropYearOf, sheetsPage } from "~/services/notes/notes-page.server";
 import { knownGarden } from "~/services/garden/known-garden.server";
 import { whenPlanned } from "~/services/garden/when-planned.server";
-import { Following } from "~/ui/shell/Following";
 import { SheetsPage } from "~/ui/notes/SheetsPage";
 
 export const meta: Route.MetaFunction = () => [{ title: "Crop sheets · Akmedon" }];
@@ -11,11 +10,11 @@ export const meta: Route.MetaFunction = () => [{ title: "Crop sheets · Akmedon"
 export function loader({ request }: Route.LoaderArgs) {
   const { db, garden } = knownGarden();
   const asked = new URL(request.url).searchParams.getAll("crop");
-  return whenPlanned(request, db, garden, () =>
+  return whenPlanned(db, garden, () =>
     sheetsPage(db, asked, garden.unitSystem).map((notes) => ({ notes, year: cropYearOf(db, garden, notes.id)! })),
   );
 }
 
 export default function Sheets({ loaderData }: Route.ComponentProps) {
-  return <Following of={loaderData.page}>{(sheets) => <SheetsPage sheets={sheets} />}</Following>;
+  return <SheetsPage sheets={loaderData} />;
 }

@@ -5,7 +5,6 @@ import { whenPlanned } from "~/services/garden/when-planned.server";
 import { isRefusal, readyForFiles, skyDesk } from "~/services/sky/sky-desk.server";
 import { skyPage } from "~/services/sky/sky-page.server";
 import { formOf } from "./form";
-import { Following } from "~/ui/shell/Following";
 import { SkyPage } from "~/ui/sky/SkyPage";
 import { inUnits } from "~/views/words";
 import { wholeOrTold } from "~/services/garden/whole-or-told.server";
@@ -15,7 +14,7 @@ export const meta: Route.MetaFunction = () => [{ title: "Sky & away · Akmedon" 
 export function loader({ request }: Route.LoaderArgs) {
   const { db, garden } = knownGarden();
   readyForFiles();
-  return whenPlanned(request, db, garden, () => skyPage(db, garden, new URL(request.url).searchParams.get("day")));
+  return whenPlanned(db, garden, () => skyPage(db, garden, new URL(request.url).searchParams.get("day")));
 }
 
 export const action = wholeOrTold(async ({ request }: Route.ActionArgs) => {
@@ -26,5 +25,5 @@ export const action = wholeOrTold(async ({ request }: Route.ActionArgs) => {
 });
 
 export default function Sky({ loaderData }: Route.ComponentProps) {
-  return <Following of={loaderData.page}>{(view) => <SkyPage view={view} />}</Following>;
+  return <SkyPage view={loaderData} />;
 }

@@ -80,42 +80,16 @@ describe("a plan would have held up every other request: it is worked out in a t
   test("a thread that cannot start would have kept every page waiting: then it is planned here", async () => {
     const other = gardenInFile();
     const planning = vi.spyOn(planners, "planApart").mockRejectedValue(new planners.ThreadGone("gone"));
-    const { page } = await whenPlanned(new Request("http://127.0.0.1/"), other, rowOf(other), () => plannedGarden(other, rowOf(other))); // prettier-ignore
-    expect(said(await page)).toEqual(said(here(other)));
+    const page = await whenPlanned(other, rowOf(other), () => plannedGarden(other, rowOf(other)));
+    expect(said(page)).toEqual(said(here(other)));
     planning.mockRestore();
   });
 
   test("a plan that fails fails for who asked; the next one is worked out", async () => {
     const other = gardenInFile();
     const row = { ...rowOf(other), timeZone: "Nowhere/At-all" };
-    const asked = new Request("http://127.0.0.1/");
-    await expect(whenPlanned(asked, other, row, () => plannedGarden(other, row))).rejects.toThrow();
+    await expect(whenPlanned(other, row, () => plannedGarden(other, row))).rejects.toThrow();
     await planAhead(other, rowOf(other));
     expect(plannedGarden(other, rowOf(other)).outlook.plantings.length).toBeGreaterThan(10);
   });
 });
-
-describe("a cold plan would have kept the page from standing", () => {
-  const asked = (dest: string) => new Request("http://127.0.0.1/", { headers: { "Sec-Fetch-Dest": dest } });
-  test("a page that opens follows it; one that stands in the browser stays until it is there", { timeout: 60_000 }, async () => {
-    const db = gardenInFile();
-    const planning = vi.spyOn(planners, "planApart");
-    let done = (): void => undefined;
-    planning.mockImplementation(() => new Promise((resolve) => (done = () => resolve(here(db)))));
-    const { page } = await whenPlanned(asked("document"), db, rowOf(db), () => "drawn");
-    expect(page).toBeInstanceOf(Promise);
-    let stood = false;
-    const staying = whenPlanned(asked("empty"), db, rowOf(db), () => "drawn").then((p) => {
-      stood = true;
-      return p.page;
-    });
-    await new Promise((r) => setTimeout(r, 900));
-    expect(stood).toBe(false);
-    done();
-    expect(await page).toBe("drawn");
-    expect(await staying).toBe("drawn");
-    // Now it is there, the page is drawn at once.
-    expect((await whenPlanned(asked("document"), db, rowOf(db), () => "drawn")).page).toBe("drawn");
-    planning.mockRestore();
-  });
-}); // prettier-ignore

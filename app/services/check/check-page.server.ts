@@ -34,11 +34,6 @@ export function checkPage(db: Db, garden: GardenRow, plantingId: string) {
   return ended && { ...common, status: "ended" as const, ended: inUnits(ended, planned.units) };
 }
 
-/** Whether there is such a planting. */
-export function isPlanting(db: Db, plantingId: string): boolean {
-  return plantingById(db, plantingId) !== undefined;
-}
-
 /** What is said of a planting whose newest season is over; undefined for one that grows or is not there. */
 export function endedOf(db: Db, planned: Planned, plantingId: string): EndedView | undefined {
   const planting = plantingById(db, plantingId);

@@ -5,8 +5,7 @@ import { ErrorLine } from "~/ui/forms/Field";
 import { SeasonStripView } from "~/ui/life/SeasonStripView";
 import { Card } from "~/ui/shell/Card";
 import { Fold } from "~/ui/shell/Fold";
-import { Following } from "~/ui/shell/Following";
-import { Action, Bar, Page, PageName, PlainList, Quiet, QuietSpan } from "~/ui/theme/parts";
+import { Action, Bar, Page, PageName, PlainList, QuietSpan } from "~/ui/theme/parts";
 import type { PlantingPageView } from "./planting-page";
 import { PlantingFields } from "./PlantingFields";
 import { Treatments } from "./Treatments";
@@ -21,9 +20,7 @@ export function PlantingPage({ page, errors }: PlantingPageProps) {
   return (
     <Page width="narrow">
       <PageName marginBottom="12px">{page.crop.name}</PageName>
-      <Following of={page.life} meanwhile={<Quiet>Working out its year …</Quiet>}>
-        {(life) => life && <SeasonStripView strip={life} size="large" />}
-      </Following>
+      {page.life && <SeasonStripView strip={page.life} size="large" />}
       <Fold summary="Change what is known of it" open={page.ended || Object.keys(errors).length > 0}>
         <Form method="post">
           <PlantingFields page={page} errors={errors} />

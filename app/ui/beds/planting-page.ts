@@ -30,7 +30,7 @@ export interface PlantingPageView {
   way: { label: string; own: boolean } | null;
   treatments: TreatmentShown[];
   /** Its life this season; null once it is over. */
-  life: SeasonStrip | null | Promise<SeasonStrip | null>;
+  life: SeasonStrip | null;
   /** Unit of lengths of row. */
   units: UnitSystem;
   rowUnit: "m" | "ft";

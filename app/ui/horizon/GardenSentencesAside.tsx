@@ -1,8 +1,9 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { Suspense, type ReactNode } from "react";
-import { Await, Link } from "react-router";
+import type { ReactNode } from "react";
+import { Link } from "react-router";
 import type { GardenSentence, GardenSentences } from "~/views/sentences/garden";
 import { PlainList, Quiet } from "~/ui/theme/parts";
+import type { Unfit } from "./useUnfit";
 
 const PARTS = [
   ["best", "At its best", "Nothing is at its best today."],
@@ -13,7 +14,7 @@ const PARTS = [
 interface AsideProps {
   sentences: GardenSentences;
   /** Comes after the page: the plan has to be asked again for it. */
-  unfit: Promise<GardenSentence[]>;
+  unfit: Unfit;
   /** Without a forecast nothing is said of what threatens but that it is not known. */
   weatherKnown: boolean;
   usualFrost: { last: string; first: string };
@@ -50,11 +51,11 @@ export function GardenSentencesAside({ sentences, unfit, weatherKnown, usualFros
         </Paragraph>
       ))}
       <Paragraph title="Doesn’t fit">
-        <Suspense fallback={<Quiet>Asking the plan again …</Quiet>}>
-          <Await resolve={unfit} errorElement={<Quiet>That could not be worked out just now.</Quiet>}>
-            {(told) => <Sentences sentences={told} none="Everything fits in the time there is." />}
-          </Await>
-        </Suspense>
+        {unfit ? (
+          <Sentences sentences={unfit} none="Everything fits in the time there is." />
+        ) : (
+          <Quiet>{unfit === null ? "That could not be worked out just now." : "Asking the plan again …"}</Quiet>
+        )}
       </Paragraph>
     </chakra.aside>
   );

@@ -1,14 +1,15 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { Link } from "react-router";
 import type { HorizonView } from "~/views/horizon/horizon-view";
-import type { GardenSentence } from "~/views/sentences/garden";
 import { StartRound } from "~/ui/round/StartRound";
 import { ActionLink, Bar, Quiet, QuietSpan } from "~/ui/theme/parts";
 import { GardenSentencesAside } from "./GardenSentencesAside";
 import { HorizonBoard } from "./HorizonBoard";
+import { useUnfit } from "./useUnfit";
 
 /** The start page: what is coming, bed by bed, and the plan that meets it. */
-export function HorizonPage({ view, unfit }: { view: HorizonView; unfit: Promise<GardenSentence[]> }) {
+export function HorizonPage({ view }: { view: HorizonView }) {
+  const unfit = useUnfit(view);
   return (
     <Box>
       <Bar gap="10px 28px" padding={{ base: "14px 16px", md: "14px 28px" }}>

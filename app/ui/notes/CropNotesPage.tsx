@@ -4,7 +4,6 @@ import type { NotesAnswer } from "~/views/notes/notes-answer";
 import type { CropNotes } from "~/views/notes/field-notes-view";
 import { type UnitSystem } from "~/core/units";
 import { ErrorLine, Field } from "~/ui/forms/Field";
-import { Following } from "~/ui/shell/Following";
 import { Action, ActionLink, Bar, PlainList, Quiet, QuietSpan, TextInput } from "~/ui/theme/parts";
 import { CropYearView } from "~/ui/life/CropYearView";
 import type { CropYear } from "~/views/life/crop-year";
@@ -14,15 +13,7 @@ import { ValueRow } from "./ValueRow";
 import { sayLength } from "~/views/words";
 
 /** One crop of the field notes: its sheet, the schools to choose from, varieties, every value with its standing. */
-export function CropNotesPage({
-  notes,
-  units,
-  year,
-}: {
-  notes: CropNotes;
-  units: UnitSystem;
-  year: CropYear | Promise<CropYear>;
-}) {
+export function CropNotesPage({ notes, units, year }: { notes: CropNotes; units: UnitSystem; year: CropYear }) {
   const answer = useActionData<NotesAnswer>();
   const parts = [...new Set(notes.values.map((v) => v.part))];
   const changed = notes.values.filter((v) => v.own).length;
@@ -51,9 +42,7 @@ export function CropNotesPage({
       >
         <CropSheet notes={notes} standings />
         <Box>
-          <Following of={year} meanwhile={<Quiet>Working out its year …</Quiet>}>
-            {(worked) => <CropYearView year={worked} />}
-          </Following>
+          <CropYearView year={year} />
           {notes.schools.length > 0 && (
             <chakra.h2 fontSize="1.25rem" margin="6px 0">
               Where good gardeners differ
