@@ -1,12 +1,12 @@
 import "@fontsource-variable/fraunces/index.css";
 import "@fontsource/atkinson-hyperlegible/400.css";
 import "@fontsource/atkinson-hyperlegible/700.css";
-import { ChakraProvider, chakra } from "@chakra-ui/react";
-import { Links, Meta, Outlet, Scripts, ScrollRestoration, isRouteErrorResponse } from "react-router";
+import { ChakraProvider } from "@chakra-ui/react";
+import { Links, Meta, Outlet, Scripts, ScrollRestoration } from "react-router";
 import { useContext } from "react";
 import type { Route } from "./+types/root";
 import { Nonce } from "~/ui/shell/nonce";
-import { ActionLink } from "~/ui/theme/parts";
+import { Trouble } from "~/ui/shell/Trouble";
 import { system } from "~/ui/theme";
 
 export const meta: Route.MetaFunction = () => [
@@ -40,13 +40,5 @@ export default function App() {
 }
 
 export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
-  const known = isRouteErrorResponse(error);
-  const sentence = known && typeof error.data === "string" && error.data ? error.data : known && error.status === 404 ? "There is no such page in the garden." : "Something went wrong on our side. Nothing you saved is lost."; // prettier-ignore
-  return (
-    <chakra.main maxWidth="560px" margin="12vh auto" padding="24px" display="grid" gap="16px" justifyItems="start">
-      <chakra.h1 fontSize="2rem">{known && error.status === 404 ? "Not here" : "That did not work"}</chakra.h1>
-      <p>{sentence}</p>
-      <ActionLink href="/">Back to the horizon</ActionLink>
-    </chakra.main>
-  );
+  return <Trouble error={error} />;
 }

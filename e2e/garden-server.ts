@@ -33,7 +33,8 @@ export class GardenServer {
     }
   }
 
-  async start(): Promise<void> {
+  /** Starts it; unless it is to be met cold, its first plan is there, as it is for a server that has run for a moment. */
+  async start({ cold = false } = {}): Promise<void> {
     this.process = spawn("node", ["--import", "./e2e/fixed-clock.mjs", "--import", "tsx", "server/start.ts"], {
       env: this.env,
       stdio: "ignore",
@@ -43,7 +44,7 @@ export class GardenServer {
         (r) => r.ok,
         () => false,
       );
-      // Its first plan is there, as it is for a server that has run for a moment.
+      if (up && cold) return;
       if (up) return void (await fetch(`${this.url}/round`).then((page) => page.arrayBuffer()));
       await new Promise((resolve) => setTimeout(resolve, 100));
     }

@@ -12,9 +12,9 @@ export const meta: Route.MetaFunction = ({ data: loaded }) => {
   return [{ title: `${crop} · Akmedon` }];
 };
 
-export function loader({ params }: Route.LoaderArgs) {
+export function loader({ request, params }: Route.LoaderArgs) {
   const { db, garden } = knownGarden();
-  return whenPlanned(db, garden, () => {
+  return whenPlanned(request, db, garden, () => {
     const page = checkPage(db, garden, params.plantingId);
     if (!page) throw data("This planting is no longer there.", { status: 404 });
     return page;

@@ -22,11 +22,11 @@ export const meta: Route.MetaFunction = ({ data: loaded }) => [
   { title: `${(loaded as { notes?: { name: string } } | undefined)?.notes?.name ?? "Field notes"} · Akmedon` },
 ];
 
-export async function loader({ params }: Route.LoaderArgs) {
+export async function loader({ request, params }: Route.LoaderArgs) {
   const { db, garden } = knownGarden();
   const notes = cropPage(db, params.cropId, garden.unitSystem);
   if (!notes) throw data("There is no such crop in the field notes.", { status: 404 });
-  const year = await whenPlanned(db, garden, () => cropYearOf(db, garden, params.cropId)!);
+  const year = await whenPlanned(request, db, garden, () => cropYearOf(db, garden, params.cropId)!);
   return { notes, units: garden.unitSystem, year };
 }
 

@@ -6,9 +6,9 @@ import { HorizonPage } from "~/ui/horizon/HorizonPage";
 
 export const meta: Route.MetaFunction = () => [{ title: "Horizon · Akmedon" }];
 
-export function loader() {
+export function loader({ request }: Route.LoaderArgs) {
   const { db, garden } = knownGarden();
-  return whenPlanned(db, garden, () => horizonPage(db, garden));
+  return whenPlanned(request, db, garden, () => horizonPage(db, garden));
 }
 
 export default function Horizon({ loaderData }: Route.ComponentProps) {

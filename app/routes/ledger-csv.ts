@@ -1,7 +1,7 @@
 import { Readable } from "node:stream";
 import { createReadableStreamFromReadable } from "@react-router/node";
 import { knownGarden } from "~/services/garden/known-garden.server";
-import { ledgerCsv } from "~/services/ledger/ledger-csv.server";
+import { ledgerCsv } from "~/services/ledger/ledger-export.server";
 
 export function loader() {
   return new Response(createReadableStreamFromReadable(Readable.from(ledgerCsv(knownGarden().db))), {

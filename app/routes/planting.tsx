@@ -16,11 +16,11 @@ import { wholeOrTold } from "~/services/garden/whole-or-told.server";
 
 export const meta: Route.MetaFunction = () => [{ title: "Change a planting · Akmedon" }];
 
-export async function loader({ params }: Route.LoaderArgs) {
+export async function loader({ request, params }: Route.LoaderArgs) {
   const { db, garden } = knownGarden();
   const page = plantingPage(db, garden, params.plantingId);
   if (!page) throw data("This planting is no longer there.", { status: 404 });
-  const life = await whenPlanned(db, garden, () => plantingLife(db, garden, params.plantingId));
+  const life = await whenPlanned(request, db, garden, () => plantingLife(db, garden, params.plantingId));
   return { ...page, life };
 }
 

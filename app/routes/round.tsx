@@ -8,9 +8,9 @@ import { RoundWalk } from "~/ui/round/RoundWalk";
 
 export const meta: Route.MetaFunction = () => [{ title: "Round · Akmedon" }];
 
-export function loader() {
+export function loader({ request }: Route.LoaderArgs) {
   const { db, garden } = knownGarden();
-  return whenPlanned(db, garden, () => ({ round: roundPage(db, garden), containers: containersOf(db) }));
+  return whenPlanned(request, db, garden, () => ({ round: roundPage(db, garden), containers: containersOf(db) }));
 }
 
 export default function Round({ loaderData }: Route.ComponentProps) {

@@ -10,7 +10,7 @@ export const meta: Route.MetaFunction = () => [{ title: "Crop sheets · Akmedon"
 export function loader({ request }: Route.LoaderArgs) {
   const { db, garden } = knownGarden();
   const asked = new URL(request.url).searchParams.getAll("crop");
-  return whenPlanned(db, garden, () =>
+  return whenPlanned(request, db, garden, () =>
     sheetsPage(db, asked, garden.unitSystem).map((notes) => ({ notes, year: cropYearOf(db, garden, notes.id)! })),
   );
 }

@@ -14,7 +14,7 @@ export const meta: Route.MetaFunction = () => [{ title: "Sky & away · Akmedon" 
 export function loader({ request }: Route.LoaderArgs) {
   const { db, garden } = knownGarden();
   readyForFiles();
-  return whenPlanned(db, garden, () => skyPage(db, garden, new URL(request.url).searchParams.get("day")));
+  return whenPlanned(request, db, garden, () => skyPage(db, garden, new URL(request.url).searchParams.get("day")));
 }
 
 export const action = wholeOrTold(async ({ request }: Route.ActionArgs) => {

@@ -9,6 +9,8 @@ import { losersFor, planAhead, plannedGarden } from "~/services/garden/planned-g
 import { losersIn, planGarden } from "~/services/garden/plan-garden.server";
 import * as planners from "~/services/garden/planners.server";
 import { whenPlanned } from "~/services/garden/when-planned.server";
+import { csvPart } from "~/services/ledger/ledger-csv.server";
+import { ledgerCsv } from "~/services/ledger/ledger-export.server";
 import type { Planned } from "~/views/planned";
 import { send } from "./garden-fixture";
 
@@ -25,6 +27,8 @@ const rowOf = (db: Db) => theGarden(db)!;
 const pick = (db: Db, plantingId: string) => send(db, { kind: "pick", plantingId, outcome: "picked", weight: "1 kg" }, { at: "2026-09-19T06:00:00Z" }); // prettier-ignore
 /** What a plan says, without which object says it. */
 const said = ({ plan, outlook, moveCosts, today, units }: Planned) => ({ plan, moveCosts, today, units, problem: outlook.problem, plantings: outlook.plantings.map((p) => ({ ...p, crop: p.crop.id })) }); // prettier-ignore
+const asked = new Request("http://here/");
+const opened = new Request("http://here/", { headers: { "Sec-Fetch-Mode": "navigate" } });
 const here = (db: Db) => planGarden(db, rowOf(db), { outlooks: { plantings: new Map() } });
 
 describe("a plan would have held up every other request: it is worked out in a thread", () => {
@@ -80,7 +84,7 @@ describe("a plan would have held up every other request: it is worked out in a t
   test("a thread that cannot start would have kept every page waiting: then it is planned here", async () => {
     const other = gardenInFile();
     const planning = vi.spyOn(planners, "planApart").mockRejectedValue(new planners.ThreadGone("gone"));
-    const page = await whenPlanned(other, rowOf(other), () => plannedGarden(other, rowOf(other)));
+    const page = await whenPlanned(asked, other, rowOf(other), () => plannedGarden(other, rowOf(other)));
     expect(said(page)).toEqual(said(here(other)));
     planning.mockRestore();
   });
@@ -88,8 +92,35 @@ describe("a plan would have held up every other request: it is worked out in a t
   test("a plan that fails fails for who asked; the next one is worked out", async () => {
     const other = gardenInFile();
     const row = { ...rowOf(other), timeZone: "Nowhere/At-all" };
-    await expect(whenPlanned(other, row, () => plannedGarden(other, row))).rejects.toThrow();
+    await expect(whenPlanned(asked, other, row, () => plannedGarden(other, row))).rejects.toThrow();
     await planAhead(other, rowOf(other));
     expect(plannedGarden(other, rowOf(other)).outlook.plantings.length).toBeGreaterThan(10);
+  });
+
+  test("a page that is opened before the first plan would have been kept waiting: it stands without, and follows on", async () => {
+    const other = gardenInFile();
+    const page = () => whenPlanned(opened, other, rowOf(other), () => plannedGarden(other, rowOf(other)));
+    let done = () => undefined as void;
+    const planning = vi.spyOn(planners, "planApart").mockImplementation(() => new Promise((resolve) => (done = () => resolve(here(other))))); // prettier-ignore
+    await expect(page()).rejects.toMatchObject({ init: { status: 202 } });
+    const following = whenPlanned(asked, other, rowOf(other), () => "there");
+    done();
+    expect(await following).toBe("there");
+    planning.mockRestore();
+    pick(other, "kale-curly");
+    // From then on it waits for its plan, so that nothing that stands is taken away.
+    expect((await page()).outlook.plantings.length).toBeGreaterThan(10);
+  });
+
+  test("the ledger is written out by a thread: the same lines as here", { timeout: 60_000 }, async () => {
+    const parts: string[] = [];
+    for await (const part of ledgerCsv(db)) parts.push(part);
+    expect(parts.slice(1).join("")).toBe(csvPart(db, null).text);
+    expect(parts[1]!.split("\r\n").length).toBeGreaterThan(5);
+    const gone = vi.spyOn(planners, "inThread").mockRejectedValue(new planners.ThreadGone("gone"));
+    const alone: string[] = [];
+    for await (const part of ledgerCsv(db)) alone.push(part);
+    expect(alone).toEqual(parts);
+    gone.mockRestore();
   });
 });

@@ -9,7 +9,7 @@ import { lot, movement, pick } from "~/db/schema/index.server";
 import { revisionOfSource } from "~/db/revision.server";
 import { observedDays, saveObserved } from "~/db/sky/weather.server";
 import { LedgerQuery, ledgerPage } from "~/services/ledger/ledger-page.server";
-import { ledgerCsv } from "~/services/ledger/ledger-csv.server";
+import { ledgerCsv } from "~/services/ledger/ledger-export.server";
 import { totalsOf } from "~/services/ledger/ledger-totals.server";
 import { allBeds } from "~/db/beds/beds.server";
 import type { Db } from "~/db/client.server";

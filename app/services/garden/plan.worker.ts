@@ -2,7 +2,9 @@ import type { PlantingOutlook } from "~/core/garden";
 import type { Loser } from "~/core/planner";
 import { openGarden, type Db } from "~/db/client.server";
 import type { GardenRow } from "~/db/garden/garden.server";
+import type { LedgerMark } from "~/db/ledger/picks-in-order.server";
 import type { Planned } from "~/views/planned";
+import { csvPart, type CsvPart } from "../ledger/ledger-csv.server";
 import { setClockBy } from "./clock.server";
 import { losersIn, planGarden, type KeptPlan } from "./plan-garden.server";
 
@@ -66,3 +68,9 @@ export function plan({ file, row, now, has }: PlanAsked): PlanSent {
 
 /** What a plan cannot fit, and what would save it. */
 export const losers = (asked: LosersAsked): Loser[] => losersIn(asked);
+
+/** Some lines of a garden's ledger, as they stand in its file. */
+export const ledgerPart = ({ file, after }: { file: string; after: LedgerMark | null }): CsvPart => {
+  const { db } = heldOf(file);
+  return db.transaction(() => csvPart(db, after));
+};

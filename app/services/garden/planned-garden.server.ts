@@ -67,6 +67,9 @@ export async function planAhead(db: Db, row: GardenRow): Promise<void> {
   }
 }
 
+/** Whether anything was planned of a garden since the start; one that is in no file is planned when it is asked for. */
+export const isPlanKept = (db: Db): boolean => db.$client.memory || keptOf(db).planned !== undefined;
+
 /** The garden judged and planned; what stands since the last time is not worked out again. */
 export function plannedGarden(db: Db, row: GardenRow): Planned {
   const known = keptOf(db);

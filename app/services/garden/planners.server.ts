@@ -27,8 +27,8 @@ export class ThreadGone extends Error {}
 const isTooMuch = (error: unknown) => (error as Error).name === "AbortError" || (error as { code?: string }).code === "ERR_WORKER_OUT_OF_MEMORY"; // prettier-ignore
 
 /**
- * A thread that is kept: one plans and keeps what it has judged; another asks the planner again, so that no plan waits
- * for it.
+ * A thread that is kept: one plans and keeps what it has judged; another asks the planner again and writes out the
+ * ledger, so that no plan waits for it.
  */
 function thread(of: Name): Thread {
   const known = threads.get(of);
@@ -54,8 +54,12 @@ function thread(of: Name): Thread {
   return made;
 }
 
-/** @throws {ThreadGone} when there is no thread to do it, or it fell; another error when it took too long or too much */
-async function inThread(of: Name, name: "plan" | "losers", asked: object): Promise<unknown> {
+/**
+ * Does a task of `plan.worker.ts` in a thread.
+ *
+ * @throws {ThreadGone} when there is no thread to do it, or it fell; another error when it took too long or too much
+ */
+export async function inThread(of: Name, name: "plan" | "losers" | "ledgerPart", asked: object): Promise<unknown> {
   const { pool, gone } = thread(of);
   const abort = new AbortController();
   const end = () => abort.abort();

@@ -1,10 +1,11 @@
-import { setImmediate } from "node:timers/promises";
 import Papa from "papaparse";
 import type { Db } from "~/db/client.server";
+import type { LedgerMark } from "~/db/ledger/picks-in-order.server";
 import type { LedgerLine } from "~/views/ledger/ledger-view";
-import { linesInTurn } from "./ledger-lines.server";
+import { linesAfter } from "./ledger-lines.server";
 
-const HEAD = [
+/** Its columns. */
+export const CSV_HEAD = [
   "picked_on",
   "crop",
   "variety",
@@ -24,7 +25,7 @@ const HEAD = [
   "note",
 ] as const;
 
-function rowOf(l: LedgerLine): Record<(typeof HEAD)[number], string | number> {
+function rowOf(l: LedgerLine): Record<(typeof CSV_HEAD)[number], string | number> {
   return {
     picked_on: l.pickedOn,
     crop: l.crop,
@@ -46,16 +47,16 @@ function rowOf(l: LedgerLine): Record<(typeof HEAD)[number], string | number> {
   };
 }
 
-/**
- * The ledger as an open file, in parts: one line a pick, SI units, dates as 2026-09-20; withdrawn lines left out. Other
- * requests are answered between the parts.
- */
-export async function* ledgerCsv(db: Db): AsyncGenerator<string> {
-  yield `${HEAD.join(",")}\r\n`;
-  for (const lines of linesInTurn(db)) {
-    const rows = lines.filter((l) => l.withdrawnAt === null).map(rowOf);
-    if (rows.length > 0)
-      yield `${Papa.unparse({ fields: [...HEAD], data: rows }, { escapeFormulae: true, header: false })}\r\n`;
-    await setImmediate();
-  }
+export interface CsvPart {
+  text: string;
+  /** Whatever comes after this line; null once all is there. */
+  last: LedgerMark | null;
+}
+
+/** The lines that follow one, of the ledger as an open file: SI units, dates as 2026-09-20; withdrawn ones left out. */
+export function csvPart(db: Db, after: LedgerMark | null): CsvPart {
+  const { lines, last } = linesAfter(db, after);
+  const rows = lines.filter((l) => l.withdrawnAt === null).map(rowOf);
+  const text = rows.length > 0 ? `${Papa.unparse({ fields: [...CSV_HEAD], data: rows }, { escapeFormulae: true, header: false })}\r\n` : ""; // prettier-ignore
+  return { text, last };
 }

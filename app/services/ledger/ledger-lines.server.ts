@@ -20,13 +20,8 @@ export function linesOf(db: Db, pickIds: readonly string[]): LedgerLine[] {
   return pickIds.flatMap((id) => lines.get(id) ?? []);
 }
 
-/** Every line of the ledger, the newest first, some at a time: a reader may do other things between them. */
-export function* linesInTurn(db: Db): Generator<LedgerLine[]> {
-  let last: LedgerMark | undefined;
-  for (;;) {
-    const marks = pickMarksAfter(db, last, LINES_AT_ONCE);
-    last = marks.at(-1);
-    if (!last) return;
-    yield linesOf(db, marks.map((m) => m.id)); // prettier-ignore
-  }
+/** Some lines that follow one in the ledger, the newest first; none to follow: `last` is null. */
+export function linesAfter(db: Db, after: LedgerMark | null): { lines: LedgerLine[]; last: LedgerMark | null } {
+  const marks = pickMarksAfter(db, after ?? undefined, LINES_AT_ONCE);
+  return { lines: linesOf(db, marks.map((m) => m.id)), last: marks.at(-1) ?? null }; // prettier-ignore
 }
