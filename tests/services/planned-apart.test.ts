@@ -100,7 +100,7 @@ describe("a plan would have held up every other request: it is worked out in a t
   test("a page that is opened before the first plan would have been kept waiting: it stands without, and follows on", async () => {
     const other = gardenInFile();
     const page = () => whenPlanned(opened, other, rowOf(other), () => plannedGarden(other, rowOf(other)));
-    let done = () => undefined as void;
+    let done: () => void = () => undefined;
     const planning = vi.spyOn(planners, "planApart").mockImplementation(() => new Promise((resolve) => (done = () => resolve(here(other))))); // prettier-ignore
     await expect(page()).rejects.toMatchObject({ init: { status: 202 } });
     const following = whenPlanned(asked, other, rowOf(other), () => "there");
