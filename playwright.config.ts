@@ -9,7 +9,7 @@ export default defineConfig({
   expect: { timeout: 20_000 },
   workers: 2,
   fullyParallel: false,
-  retries: 0,
+  retries: 1,
   reporter: [["list"], ["json", { outputFile: "test-results/browser.json" }]],
   use: { launchOptions: CHROMIUM, locale: "en-GB", actionTimeout: 30_000 },
   projects: [

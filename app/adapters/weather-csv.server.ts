@@ -135,7 +135,7 @@ export const WIND_KMH = { "km/h": 1, "m/s": 3.6, mph: 1.609344, kn: 1.852 };
 export function readWeatherCsv(text: string, answers: Partial<CsvUnits>): CsvReading {
   const refused = (sentence: string): CsvReading => ({ status: "refused", sentence });
   if (text.trim() === "") return refused("The file is empty.");
-  const parsed = Papa.parse<Record<string, string>>(text, { header: true, skipEmptyLines: "greedy" });
+  const parsed = Papa.parse<Record<string, string>>(text, { header: true, skipEmptyLines: "greedy", preview: MOST_ROWS + 1 });
   const headers = parsed.meta.fields ?? [];
   const columns = columnsOf(headers);
   const missing = (["day", "minC", "maxC"] as const).filter((c) => !columns[c]).map((c) => COLUMN_NAMES[c]);
@@ -150,7 +150,7 @@ export function readWeatherCsv(text: string, answers: Partial<CsvUnits>): CsvRea
   }
   const rows = parsed.data;
   if (rows.length === 0) return refused("The file has a first line but no days below it.");
-  if (rows.length > MOST_ROWS) return refused(`The file has ${rows.length} lines; at most ${MOST_ROWS} are taken.`);
+  if (rows.length > MOST_ROWS) return refused(`The file has more than ${MOST_ROWS} lines; at most so many are taken.`);
   const units = { ...unitsOf(columns, rows), ...answers };
   const ask = (["temperature", "rain", "wind"] as const).filter((u) => !units[u]);
   if (ask.length > 0) return { status: "units unclear", ask, known: units, days: rows.length };
