@@ -135,7 +135,11 @@ export const WIND_KMH = { "km/h": 1, "m/s": 3.6, mph: 1.609344, kn: 1.852 };
 export function readWeatherCsv(text: string, answers: Partial<CsvUnits>): CsvReading {
   const refused = (sentence: string): CsvReading => ({ status: "refused", sentence });
   if (text.trim() === "") return refused("The file is empty.");
-  const parsed = Papa.parse<Record<string, string>>(text, { header: true, skipEmptyLines: "greedy", preview: MOST_ROWS + 1 });
+  const parsed = Papa.parse<Record<string, string>>(text, {
+    header: true,
+    skipEmptyLines: "greedy",
+    preview: MOST_ROWS + 1,
+  });
   const headers = parsed.meta.fields ?? [];
   const columns = columnsOf(headers);
   const missing = (["day", "minC", "maxC"] as const).filter((c) => !columns[c]).map((c) => COLUMN_NAMES[c]);
