@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import { z } from "zod";
 import { catalogue, climatePlaces, lineWords, sources } from "~/catalogue/catalogue.server";
-import { forecastAnswer, judgeAnswer, planAnswer, readLinesAnswer, yearAnswer } from "~/views/edge";
+import { forecastAnswer, judgeAnswer, planAnswer, readLinesAnswer, solveAnswer, yearAnswer } from "~/views/edge";
 
 /** JSON in on stdin, one JSON document out; bad input: exit 2 and {"error": {"path", "message"}} on stderr. */
 const verbs = {
@@ -9,6 +9,7 @@ const verbs = {
   judge: (input: unknown) => judgeAnswer(input, catalogue()),
   forecast: (input: unknown) => forecastAnswer(input, catalogue()),
   plan: (input: unknown) => planAnswer(input, catalogue()),
+  solve: solveAnswer,
   year: (input: unknown) => yearAnswer(input, catalogue(), climatePlaces()),
   "read-lines": (input: unknown) => readLinesAnswer(input, catalogue(), lineWords()),
 } as const;

@@ -101,7 +101,13 @@ function walkGarden(code: (typeof CODES)[number], cropIds: string[], seed: numbe
     const today = addDays(`${YEAR}-01-01`, n);
     const now = growing.filter((p) => !p.over && p.life.start.on <= today);
     const outlook = lookAhead(stateOn(today, code, now, weather), catalogue(), undefined, kept);
-    const plan = solvePlan(outlook.problem, { seed: 1, relaxIterations: 25, repairIterations: 40 });
+    const plan = solvePlan(outlook.problem, {
+      seed: 1,
+      relaxIterations: 25,
+      boundSplits: 0,
+      repairIterations: 40,
+      cycles: 1,
+    });
     walked.days++;
     for (const p of outlook.plantings) {
       const picks = plannedPicks(p, plan.picks);

@@ -31,6 +31,7 @@ describe("the examples of docs/core-json.md are true", () => {
       "judge",
       "plan",
       "read-lines",
+      "solve",
       "year",
     ]));
   test.each(sections.map((s) => [s.verb, s] as const))("%s", (verb, { input, wanted }) => {
@@ -67,6 +68,7 @@ describe("bad input: exit 2 and one JSON object on standard error", () => {
       "lines",
       /array/,
     ],
+    ["a problem of too few minutes", "solve", JSON.stringify({ days: ["2026-09-22", "2026-09-23"], minutesFree: [10], roundMinutes: 1, roundCost: 0, bedMinutes: 0, bedCost: 0, tasks: [] }), "", /minutesFree/], // prettier-ignore
     ["a garden without beds", "plan", JSON.stringify({ today: "2026-09-19" }), "latitude", /expected number/],
   ])("%s", (_, verb, input, path, words) => {
     const { code, out, err } = core(verb, input);

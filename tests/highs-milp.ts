@@ -7,6 +7,8 @@ export function milpOf(problem: PlanProblem): string {
   const objective: string[] = [];
   const flows: string[] = [];
   const minutes = problem.days.map((): string[] => []);
+  const kitchen = problem.days.map((): string[] => []);
+  const curing = problem.days.map((): string[] => []);
   const links: string[] = [];
   const binaries: string[] = [];
   const term = (value: number, name: string) => `${value < 0 ? "-" : "+"} ${Math.abs(value).toFixed(9)} ${name}`;
@@ -19,7 +21,9 @@ export function milpOf(problem: PlanProblem): string {
     for (let row = 0; row < rows; row++) {
       for (let t = row; t < H; t++) {
         const m = task.minutes[row]![t] ?? null;
-        if (m === null || problem.minutesFree[t] === 0) continue;
+        if (m === null || problem.minutesFree[t] === 0 || task.bans?.includes(t)) continue;
+        // An arc that jumps over a pin is none.
+        if (task.pins?.some((p) => (task.repeat ? p >= row && p < t : p !== t))) continue;
         const x = `x_${i}_${row}_${t}`;
         binaries.push(x);
         outOf[row]!.push(x);
@@ -27,7 +31,12 @@ export function milpOf(problem: PlanProblem): string {
         picksOn[t]!.push(x);
         objective.push(term(task.worth[row]![t]!, x));
         minutes[t]!.push(term(m, x));
+        const kg = task.kitchen?.[row]?.[t] ?? 0;
+        if (kg > 0) kitchen[t]!.push(term(kg, x));
+        if (task.curing)
+          for (let d = t; d < Math.min(H, t + task.curing.days); d++) curing[d]!.push(term(task.curing.area, x));
       }
+      if (task.pins?.some((p) => p >= row)) continue;
       const end = `e_${i}_${row}`;
       binaries.push(end);
       outOf[row]!.push(end);
@@ -35,7 +44,8 @@ export function milpOf(problem: PlanProblem): string {
     }
     flows.push(`${outOf[0]!.join(" + ")} = 1`);
     for (let row = 1; row < rows; row++)
-      flows.push([outOf[row]!.join(" + "), ...into[row]!.map((x) => `- ${x}`)].join(" ") + " = 0");
+      if (outOf[row]!.length + into[row]!.length > 0)
+        flows.push([outOf[row]!.join(" + "), ...into[row]!.map((x) => `- ${x}`)].join(" ") + " = 0");
     const bed = bedIds.indexOf(task.bedId);
     picksOn.forEach((xs, t) => xs.length && links.push(`${xs.join(" + ")} - z_${bed}_${t} <= 0`));
   });
@@ -53,9 +63,13 @@ export function milpOf(problem: PlanProblem): string {
     binaries.push(`y_${t}`);
     return [`${terms.join(" ")} ${term(problem.roundMinutes - problem.minutesFree[t]!, `y_${t}`)} <= 0`];
   });
+  const stores = [
+    ...kitchen.flatMap((terms, t) => problem.kitchenFree && terms.length > 0 ? [`${terms.join(" ")} <= ${problem.kitchenFree[t]}`] : []),
+    ...curing.flatMap((terms) => problem.curingFree !== undefined && terms.length > 0 ? [`${terms.join(" ")} <= ${problem.curingFree}`] : []),
+  ]; // prettier-ignore
   const wrap = (lines: string[]) =>
     lines.map((line, k) => ` c${k}: ${line.replace(/(.{180}\S*) /g, "$1\n   ")}`).join("\n");
-  return `Maximize\n obj: ${objective.join("\n   ")}\nSubject To\n${wrap([...flows, ...capacity, ...links])}\nBinary\n ${[...new Set(binaries)].join("\n ")}\nEnd\n`;
+  return `Maximize\n obj: ${objective.join("\n   ")}\nSubject To\n${wrap([...flows, ...capacity, ...stores, ...links])}\nBinary\n ${[...new Set(binaries)].join("\n ")}\nEnd\n`;
 }
 
 export interface Proved {

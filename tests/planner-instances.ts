@@ -4,9 +4,10 @@ import { seeded } from "~/core/statistics";
 
 /**
  * Made-up planning problems: one-off and keep-giving plantings with humps of worth, a killing night,
- * days away, scarce minutes. Knows the problem's shape only, nothing of the solver.
+ * days away, scarce minutes; hostile ones have a full kitchen, little space to cure on, bans and pins besides. Knows the
+ * problem's shape only, nothing of the solver.
  */
-export function planInstance(seed: number, plantings: number, horizon: number): PlanProblem {
+export function planInstance(seed: number, plantings: number, horizon: number, hostile = false): PlanProblem {
   const random = seeded(seed);
   const beds = Math.max(2, Math.ceil(plantings / 3));
   const frost = 2 + Math.floor(random() * (horizon - 3));
@@ -58,7 +59,7 @@ export function planInstance(seed: number, plantings: number, horizon: number): 
       endWorth: rows.map((from) => 0.6 * gather(from, horizon - 1)),
     };
   });
-  return {
+  const problem: PlanProblem = {
     days: Array.from({ length: horizon }, (_, t) => addDays("2026-09-01", t)),
     minutesFree,
     roundMinutes: 6,
@@ -66,5 +67,31 @@ export function planInstance(seed: number, plantings: number, horizon: number): 
     bedMinutes: 1.5,
     bedCost: 0.05,
     tasks,
+  };
+  return hostile ? tightened(problem, random) : problem;
+}
+
+/** The same garden with all limits tight. */
+function tightened(problem: PlanProblem, random: () => number): PlanProblem {
+  const H = problem.days.length;
+  const open = [...problem.days.keys()].filter((t) => problem.minutesFree[t]! > 20);
+  return {
+    ...problem,
+    minutesFree: problem.minutesFree.map((m) => 0.8 * m),
+    kitchenFree: problem.days.map(() => 1 + random() * problem.tasks.length * 0.35),
+    curingFree: 0.5 + problem.tasks.length * 0.06,
+    tasks: problem.tasks.map((task) => {
+      const perishable = random() < 0.5;
+      const days = 5 + Math.floor(random() * 6);
+      const cured = !task.repeat && random() < 0.4;
+      return {
+        ...task,
+        ...(perishable && { kitchen: task.worth.map((row) => row.map((w) => 0.6 * Math.max(0, w))) }),
+        ...(cured && { curing: { area: 0.2 + random() * 0.8, days } }),
+        ...(random() < 0.2 && { bans: [Math.floor(random() * H)] }),
+        // A pin of its own bed and minutes would be refused where it does not fit: few, on open days.
+        ...(!cured && random() < 0.04 && open.length > 0 && { pins: [open[Math.floor(random() * open.length)]!] }),
+      };
+    }),
   };
 }

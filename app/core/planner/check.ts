@@ -13,6 +13,8 @@ export function checkPlan(problem: PlanProblem, picks: Picks): PlanCheck {
   const horizon = problem.days.length;
   let worth = 0;
   const handwork = new Array<number>(horizon).fill(0);
+  const kitchen = new Array<number>(horizon).fill(0);
+  const curing = new Array<number>(horizon).fill(0);
   const bedsOn = Array.from({ length: horizon }, () => new Set<string>());
   for (const id of Object.keys(picks))
     if (!problem.tasks.some((t) => t.id === id)) reasons.push(`${id} is not in the problem`);
@@ -22,8 +24,10 @@ export function checkPlan(problem: PlanProblem, picks: Picks): PlanCheck {
       reasons.push(`${task.id} is picked ${days.length} times`);
       continue;
     }
+    for (const t of task.pins ?? []) if (!days.includes(t)) reasons.push(`${task.id} is not picked on day ${t}, where it must be`); // prettier-ignore
     let row = 0;
     for (const t of days) {
+      if (task.bans?.includes(t)) reasons.push(`${task.id} is banned on day ${t}`);
       if (!Number.isInteger(t) || t < 0 || t >= horizon || t < row) {
         reasons.push(`${task.id} is picked on day ${t} after day ${row - 1}`);
         continue;
@@ -32,8 +36,11 @@ export function checkPlan(problem: PlanProblem, picks: Picks): PlanCheck {
       if (minutes === null) reasons.push(`${task.id} may not be picked on day ${t}`);
       worth += task.worth[row]![t]!;
       handwork[t]! += minutes ?? 0;
+      kitchen[t]! += task.kitchen?.[row]?.[t] ?? 0;
+      if (task.curing) for (let d = t; d < Math.min(horizon, t + task.curing.days); d++) curing[d]! += task.curing.area;
       bedsOn[t]!.add(task.bedId);
-      row = t + 1;
+      if (task.repeat) row = t + 1;
+      else row = Math.max(row, 1);
     }
     worth += row === 0 ? task.endWorth[0]! : task.repeat ? task.endWorth[row]! : 0;
   }
@@ -45,6 +52,14 @@ export function checkPlan(problem: PlanProblem, picks: Picks): PlanCheck {
     if (used > problem.minutesFree[t]! + 1e-6)
       reasons.push(`day ${t} takes ${used.toFixed(1)} of ${problem.minutesFree[t]} minutes`);
     return used;
+  });
+  kitchen.forEach((kg, t) => {
+    const free = problem.kitchenFree?.[t] ?? Infinity;
+    if (kg > free + 1e-6) reasons.push(`day ${t} brings ${kg.toFixed(1)} of ${free} kg to the kitchen`);
+  });
+  curing.forEach((area, t) => {
+    const free = problem.curingFree ?? Infinity;
+    if (area > free + 1e-6) reasons.push(`day ${t} cures on ${area.toFixed(1)} of ${free} m²`);
   });
   return reasons.length > 0 ? { status: "not allowed", reasons } : { status: "allowed", worth, minutesUsed };
 }

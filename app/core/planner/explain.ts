@@ -58,7 +58,7 @@ function saverOf(
   for (const extraMinutes of EXTRA_MINUTES)
     for (const day of days) {
       const helped = { ...problem, minutesFree: problem.minutesFree.map((m, t) => (t === day ? m + extraMinutes : m)) };
-      const again = solvePlan(helped, { ...budget, relaxIterations: 40, repairIterations: 60 });
+      const again = solvePlan(helped, { ...budget, relaxIterations: 30, cycles: 1 });
       const saved = worthOf(problem, again.picks, loser.id) - worthOf(problem, plan.picks, loser.id);
       const gain = again.worth - plan.worth;
       if (saved > loser.lost * 0.6 && gain > 0) return { day, extraMinutes, gain };

@@ -1,4 +1,12 @@
 export { checkPlan, type PlanCheck } from "./check";
 export { losersOf, moveCosts, type Loser } from "./explain";
 export { PlanProblem, PlantingTask, type Picks } from "./problem";
-export { usualBudget, solvePlan, type Plan, type SolveBudget } from "./solve";
+export {
+  improvingPlan,
+  solvePlan,
+  thoroughBudget,
+  usualBudget,
+  type Plan,
+  type PlanStart,
+  type SolveBudget,
+} from "./solve";

@@ -1,8 +1,8 @@
 import { expect, test } from "vitest";
 import { planInstance } from "../../../tests/planner-instances";
-import { checkPlan, losersOf, moveCosts, solvePlan, type PlanProblem } from ".";
+import { checkPlan, improvingPlan, losersOf, moveCosts, solvePlan, type PlanProblem } from ".";
 
-const quick = { seed: 1, relaxIterations: 120, repairIterations: 200 };
+const quick = { seed: 1, relaxIterations: 120, boundSplits: 10, repairIterations: 200, cycles: 2 };
 
 /** Two one-off crops, three days; the second day has little time, a frost takes the tender one after it. */
 function twoCrops(minutesFree: number[]): PlanProblem {
@@ -99,4 +99,73 @@ test("a table of the wrong shape is the caller's mistake", () => {
   const problem = twoCrops([60, 60, 60]);
   problem.tasks[0]!.worth = [[1, 2]];
   expect(() => solvePlan(problem, quick)).toThrow(/worth of tender/);
+});
+
+test("a plan at once, then better ones: never worse than before, each allowed, the bound never higher", () => {
+  const problem = planInstance(205, 20, 14, true);
+  const plans = [...improvingPlan(problem, { ...quick, cycles: 5 })];
+  expect(plans).toHaveLength(6);
+  for (const [k, plan] of plans.entries()) {
+    expect(checkPlan(problem, plan.picks).status).toBe("allowed");
+    if (k === 0) continue;
+    expect(plan.worth).toBeGreaterThanOrEqual(plans[k - 1]!.worth - 1e-9);
+    expect(plan.upperBound).toBeLessThanOrEqual(plans[k - 1]!.upperBound + 1e-9);
+  }
+});
+
+test("full kitchen: of two perishable crops that want one day, one comes in the day before", () => {
+  const problem: PlanProblem = {
+    ...twoCrops([60, 60, 60]),
+    kitchenFree: [3, 3, 3],
+    tasks: ["a", "b"].map((id) => ({ id, bedId: "bed", repeat: false, worth: [[2, 3, 1]], minutes: [[5, 5, 5]], endWorth: [0], kitchen: [[2, 2, 2]] })), // prettier-ignore
+  };
+  const { picks } = solvePlan(problem, quick);
+  expect([picks.a![0], picks.b![0]].sort()).toEqual([0, 1]);
+  expect(checkPlan(problem, { a: [1], b: [1] })).toMatchObject({
+    reasons: ["day 1 brings 4.0 of 3 kg to the kitchen"],
+  });
+});
+
+test("little space to cure on: the second lift waits until the first batch is off it", () => {
+  const cured = (id: string, value: number) => ({ id, bedId: "bed", repeat: false, worth: [[value, value, value, value]], minutes: [[5, 5, 5, 5]], endWorth: [0], curing: { area: 1, days: 2 } }); // prettier-ignore
+  const problem: PlanProblem = {
+    ...twoCrops([]),
+    days: ["2026-09-22", "2026-09-23", "2026-09-24", "2026-09-25"],
+    minutesFree: [60, 60, 60, 60],
+    curingFree: 1.5,
+    tasks: [cured("onion", 3), cured("garlic", 2)],
+  };
+  const { picks } = solvePlan(problem, quick);
+  expect(Math.abs(picks.onion![0]! - picks.garlic![0]!)).toBeGreaterThanOrEqual(2);
+  expect(checkPlan(problem, { onion: [0], garlic: [1] })).toMatchObject({ reasons: ["day 1 cures on 2.0 of 1.5 m²"] });
+});
+
+test("a day that must be is kept and others make way; one that cannot be is refused; a banned one is never taken", () => {
+  const tight = twoCrops([60, 16, 60]);
+  const [tender, hardy] = tight.tasks as [PlanProblem["tasks"][0], PlanProblem["tasks"][0]];
+  const pinned = solvePlan({ ...tight, tasks: [tender, { ...hardy, pins: [1] }] }, quick);
+  expect(pinned.picks).toEqual({ tender: [0], hardy: [1] });
+  expect(solvePlan({ ...tight, tasks: [{ ...tender, bans: [1] }, hardy] }, quick).picks.tender).toEqual([0]);
+  const both = {
+    ...tight,
+    tasks: [
+      { ...tender, pins: [1] },
+      { ...hardy, pins: [1] },
+    ],
+  };
+  expect(() => solvePlan(both, quick)).toThrow(/cannot be picked on the days it must be/);
+  expect(checkPlan(both, { tender: [1], hardy: [2] })).toMatchObject({ reasons: ["hardy is not picked on day 1, where it must be"] }); // prettier-ignore
+});
+
+test("after an edit the rest of the plan still stands, and the plan of the edit is as good as one made anew", () => {
+  const problem = planInstance(206, 20, 14);
+  const plan = solvePlan(problem, quick);
+  const moved = problem.tasks.find((t) => plan.picks[t.id]!.length === 1)!;
+  const day = problem.minutesFree.findIndex((m, t) => m > 30 && !plan.picks[moved.id]!.includes(t));
+  const edit = { ...problem, tasks: problem.tasks.map((t) => (t === moved ? { ...t, pins: [day] } : t)) };
+  const first = improvingPlan(edit, quick, plan).next().value;
+  const kept = problem.tasks.filter((t) => t !== moved && first.picks[t.id]!.join() === plan.picks[t.id]!.join());
+  expect(kept.length).toBeGreaterThan(problem.tasks.length / 2);
+  expect(first.picks[moved.id]).toContain(day);
+  expect(solvePlan(edit, quick, plan).worth).toBeGreaterThan(solvePlan(edit, quick).worth * 0.995);
 });

@@ -3,10 +3,11 @@ import { IsoDay } from "../calendar";
 
 /** Worths are in kilograms of courgette; minutes are minutes; day indexes count from the first of `days`. */
 const Row = z.array(z.number());
+const DayIndex = z.number().int().min(0);
 
 /**
  * What one planting offers. Row 0 of each table is "no pick yet", row s + 1 "last picked on day s";
- * column t is a pick on day t. Entries with t ≤ s mean nothing. A one-off planting has row 0 only.
+ * column t is a pick on day t. Entries with t < row mean nothing. A one-off planting has row 0 only.
  */
 export const PlantingTask = z.object({
   id: z.string(),
@@ -18,6 +19,13 @@ export const PlantingTask = z.object({
   minutes: z.array(z.array(z.number().nullable())),
   /** endWorth[row]: what is still out there after the last day, when last picked as the row says. */
   endWorth: Row,
+  /** kitchen[row][t], kg that must be dealt with in the kitchen on the day of the pick; left out = none. */
+  kitchen: z.array(z.array(z.number().min(0))).optional(),
+  /** Space that a one-off pick takes to cure, m², from its day on for so many days. */
+  curing: z.object({ area: z.number().min(0), days: z.number().int().min(1) }).optional(),
+  /** Days on which it must be picked, and days on which it may not be: the household's word, wet leaves, an interval. */
+  pins: z.array(DayIndex).optional(),
+  bans: z.array(DayIndex).optional(),
 });
 export type PlantingTask = z.infer<typeof PlantingTask>;
 
@@ -31,6 +39,10 @@ export const PlanProblem = z.object({
   /** Minutes and worth of calling at a bed. */
   bedMinutes: z.number().min(0),
   bedCost: z.number().min(0),
+  /** Kg that the kitchen can deal with each day; left out = no limit. */
+  kitchenFree: z.array(z.number().min(0)).optional(),
+  /** m² to cure on, any day; left out = no limit. */
+  curingFree: z.number().min(0).optional(),
   tasks: z.array(PlantingTask),
 });
 export type PlanProblem = z.infer<typeof PlanProblem>;

@@ -1,123 +1,184 @@
+import { noPrices, type DayPrices } from "./draft";
 import type { PlanModel } from "./model";
-import { bestPath } from "./path";
+import { PathFinder, dayTerms } from "./path";
 
-/** Prices that make minutes dear where they are short, and the bound they prove. */
+/** Prices that make what is short dear, and the bound they prove. */
 export interface Relaxation {
   upperBound: number;
-  minutePrice: Float64Array;
-}
-
-/** A price on each day's minutes, and on each planting's share of a call at its bed on each day. */
-interface Prices {
-  minute: Float64Array;
-  /** link[i · H + t] */
+  prices: DayPrices;
+  /** Of planting i's share of a call at its bed on day t, link[i · H + t]. */
   link: Float64Array;
+  /** How much of the time planting i was picked on day t while the prices settled, share[i · H + t] in 0 … 1. */
+  share: Float64Array;
 }
 
-/** The bound at some prices, and by how much each relaxed limit is broken there. */
-interface Priced {
-  bound: number;
-  minutesOver: Float64Array;
-  linkOver: Float64Array;
+/** Where the prices start, and how boldly they move. */
+export interface RelaxStart {
+  from: Pick<Relaxation, "prices" | "link">;
+  step: number;
 }
 
-/** A day's minutes are about this many times a link's 0 or 1; steps are scaled by it. */
-const MINUTES_PER_LINK = 12;
 /** Share of the earlier direction kept in each step. */
 const SMOOTHING = 0.7;
+/** Weight of the newest iteration in the shares. */
+const FORGETTING = 0.08;
 /** The step shrinks after this many iterations without a better bound. */
 const PATIENCE = 12;
 const SHRINK = 0.6;
 
+/** A kind of price with its direction; `scale` is the size of what it prices. */
+export interface Priced {
+  price: Float64Array;
+  over: Float64Array;
+  smooth: Float64Array;
+  scale: number;
+}
+
+export const priced = (price: Float64Array, scale: number): Priced => ({ price, over: new Float64Array(price.length), smooth: new Float64Array(price.length), scale }); // prettier-ignore
+
+/** A smoothed subgradient with Polyak steps over several kinds of prices, each scaled by what it prices. */
+export class Ascent {
+  private sinceBetter = 0;
+  private isFirst = true;
+
+  constructor(
+    private readonly kinds: readonly Priced[],
+    private step = 1,
+  ) {}
+
+  /** Moves the prices after a bound was found at them; false when there is nothing to gain. */
+  move(bound: number, isBetter: boolean, lowerBound: number): boolean {
+    if (isBetter) this.sinceBetter = 0;
+    else if (++this.sinceBetter >= PATIENCE) {
+      this.step *= SHRINK;
+      this.sinceBetter = 0;
+    }
+    const kept = this.isFirst ? 0 : SMOOTHING;
+    this.isFirst = false;
+    let norm = 0;
+    for (const { over, smooth, scale } of this.kinds)
+      for (let j = 0; j < over.length; j++) {
+        const s = kept * smooth[j]! + ((1 - kept) * over[j]!) / scale;
+        smooth[j] = s;
+        norm += s * s;
+      }
+    const gap = bound - lowerBound;
+    if (norm < 1e-12 || gap < 1e-9) return false;
+    const move = (this.step * gap) / norm;
+    for (const { price, smooth, scale } of this.kinds)
+      for (let j = 0; j < price.length; j++) price[j] = Math.max(0, price[j]! + (move * smooth[j]!) / scale);
+    return true;
+  }
+}
+
+/** The usual size of what a price is put on: the mean of the positive entries. */
+export function usual(tables: Iterable<Float64Array>): number {
+  let [sum, count] = [0, 0];
+  for (const table of tables)
+    for (const x of table)
+      if (x > 0 && x < Infinity) {
+        sum += x;
+        count++;
+      }
+  return count > 0 ? sum / count : 1;
+}
+
+/** What the days offer at some prices: curing space by the m², and its limit. */
+export function curingWorth(model: PlanModel, curing: Float64Array): number {
+  if (model.curingFree === Infinity) return 0;
+  return model.curingFree * curing.reduce((sum, p) => sum + p, 0);
+}
+
+/** Adds the price of the curing space that planting i's pick of each day would take. */
+export function addCuring(model: PlanModel, i: number, curing: Float64Array, fixed: Float64Array): void {
+  const { horizon: H, area, cureDays } = model;
+  if (area[i] === 0) return;
+  for (let t = 0; t < H; t++)
+    for (let d = t; d < Math.min(H, t + cureDays[i]!); d++) fixed[t]! += curing[d]! * area[i]!;
+}
+
 /**
- * Lagrangian relaxation of the minutes of each day and of the links between picks and calls at a bed;
- * any prices ≥ 0 give a valid upper bound. Prices follow a smoothed subgradient with Polyak steps,
- * minutes scaled so that both kinds move alike.
+ * Lagrangian relaxation of the minutes and kitchen of each day, of the curing space and of the links between picks and
+ * calls at a bed; any prices ≥ 0 give a valid upper bound.
+ *
+ * UB = Σ longest path of each planting against the prices + Q · Σ curing prices
+ *    + Σ over days max(0, −round + price · (minutes − overhead) + price · kg + Σ over beds max(0, links − call)).
  *
  * @param lowerBound - worth of a plan already known
  * @param iterations - budget; a run with the same budget repeats
  * @source Held, Wolfe & Crowder 1974, Math. Programming 6:62–88 (from memory)
  */
-export function relax(model: PlanModel, lowerBound: number, iterations: number): Relaxation {
-  const { plantings: n, horizon: H } = model;
-  const prices: Prices = { minute: new Float64Array(H), link: new Float64Array(n * H) };
-  const smooth: Prices = { minute: new Float64Array(H), link: new Float64Array(n * H) };
-  const best: Relaxation = { upperBound: Infinity, minutePrice: new Float64Array(H) };
-  let step = 1;
-  let sinceBetter = 0;
+export function relax(model: PlanModel, lowerBound: number, iterations: number, start?: RelaxStart): Relaxation {
+  const { plantings: n, horizon: H, beds, bedOf, problem, minutesFree, kitchenFree, curingFree } = model;
+  const prices = start ? copyOf(start.from.prices) : noPrices(H);
+  const link = priced(start ? start.from.link.slice() : new Float64Array(n * H), 1);
+  const minute = priced(prices.minute, usual(model.minutes));
+  const kitchen = priced(prices.kitchen, usual(model.kitchen));
+  const curing = priced(prices.curing, usual([model.area]));
+  const ascent = new Ascent([link, minute, kitchen, curing], start?.step);
+  const best: Relaxation = { upperBound: Infinity, prices: copyOf(prices), link: link.price.slice(), share: new Float64Array(n * H) }; // prettier-ignore
+  const terms = dayTerms(H);
+  const finder = new PathFinder(model);
+  const linksAt = new Float64Array(beds * H);
+  const isCalled = new Uint8Array(beds);
+  for (let t = 0; t < H; t++) if (minutesFree[t]! <= 0) terms.room[t] = -1;
   for (let k = 0; k < iterations; k++) {
-    const { bound, minutesOver, linkOver } = boundAt(model, prices);
-    if (bound < best.upperBound - 1e-9) {
-      best.upperBound = bound;
-      best.minutePrice = prices.minute.slice();
-      sinceBetter = 0;
-    } else if (++sinceBetter >= PATIENCE) {
-      step *= SHRINK;
-      sinceBetter = 0;
+    let bound = curingWorth(model, prices.curing);
+    const forgetting = Math.max(FORGETTING, 1 / (k + 1));
+    for (let j = 0; j < best.share.length; j++) best.share[j]! *= 1 - forgetting;
+    minute.over.fill(0);
+    kitchen.over.fill(0);
+    curing.over.fill(curingFree === Infinity ? 0 : -curingFree);
+    link.over.fill(0);
+    linksAt.fill(0);
+    terms.minutePrice.set(prices.minute);
+    terms.kitchenPrice.set(prices.kitchen);
+    for (let i = 0; i < n; i++) {
+      terms.fixed.set(link.price.subarray(i * H, (i + 1) * H));
+      for (let t = 0; t < H; t++) linksAt[bedOf[i]! * H + t]! += terms.fixed[t]!;
+      addCuring(model, i, prices.curing, terms.fixed);
+      bound += finder.find(i, model.worth[i]!, terms);
+      let row = 0;
+      for (let p = 0; p < finder.count; p++) {
+        const t = finder.days[p]!;
+        minute.over[t]! += model.minutes[i]![row * H + t]!;
+        kitchen.over[t]! += model.kitchen[i]![row * H + t]!;
+        for (let d = t; d < Math.min(H, t + model.cureDays[i]!); d++) curing.over[d]! += model.area[i]!;
+        link.over[i * H + t] = 1;
+        best.share[i * H + t]! += forgetting;
+        if (model.rows[i]! > 1) row = t + 1;
+      }
     }
-    const norm = blend(smooth.minute, minutesOver, 1 / MINUTES_PER_LINK) + blend(smooth.link, linkOver, 1);
-    const gap = bound - lowerBound;
-    if (norm < 1e-12 || gap < 1e-9) break;
-    const move = (step * gap) / norm;
-    follow(prices.minute, smooth.minute, move / MINUTES_PER_LINK);
-    follow(prices.link, smooth.link, move);
+    for (let t = 0; t < H; t++) {
+      if (minutesFree[t]! <= 0) continue;
+      const mu = prices.minute[t]!;
+      let day = -problem.roundCost + mu * (minutesFree[t]! - problem.roundMinutes);
+      if (kitchenFree[t]! < Infinity) day += prices.kitchen[t]! * kitchenFree[t]!;
+      let called = 0;
+      for (let b = 0; b < beds; b++) {
+        const gain = linksAt[b * H + t]! - mu * problem.bedMinutes - problem.bedCost;
+        isCalled[b] = gain > 0 ? 1 : 0;
+        if (gain <= 0) continue;
+        day += gain;
+        called++;
+      }
+      if (day <= 0 && !model.mustOpen[t]) continue;
+      bound += day;
+      minute.over[t]! -= minutesFree[t]! - problem.roundMinutes - called * problem.bedMinutes;
+      if (kitchenFree[t]! < Infinity) kitchen.over[t]! -= kitchenFree[t]!;
+      for (let i = 0; i < n; i++) if (isCalled[bedOf[i]!]) link.over[i * H + t]! -= 1;
+    }
+    for (let t = 0; t < H; t++) if (kitchenFree[t] === Infinity) kitchen.over[t] = 0;
+    const isBetter = bound < best.upperBound - 1e-9;
+    if (isBetter) {
+      best.upperBound = bound;
+      for (const kind of ["minute", "kitchen", "curing"] as const) best.prices[kind].set(prices[kind]);
+      best.link.set(link.price);
+    }
+    // Nothing better than the plan known can be there.
+    if (best.upperBound <= lowerBound || !ascent.move(bound, isBetter, lowerBound)) break;
   }
   return best;
 }
 
-/** Blends a new direction into the smoothed one; returns its squared length. */
-function blend(smooth: Float64Array, over: Float64Array, scale: number): number {
-  let norm = 0;
-  for (let j = 0; j < smooth.length; j++) {
-    smooth[j] = SMOOTHING * smooth[j]! + (1 - SMOOTHING) * over[j]! * scale;
-    norm += smooth[j]! ** 2;
-  }
-  return norm;
-}
-
-/** Moves prices along a direction; a price is never below zero. */
-function follow(price: Float64Array, direction: Float64Array, move: number): void {
-  for (let j = 0; j < price.length; j++) price[j] = Math.max(0, price[j]! + move * direction[j]!);
-}
-
-/**
- * UB = Σ longest path of each planting against the prices
- *    + Σ over days max(0, −round + price · (minutes − overhead) + Σ over beds max(0, links − call)).
- */
-function boundAt(model: PlanModel, prices: Prices): Priced {
-  const { plantings: n, horizon: H, beds, bedOf, problem, minutesFree } = model;
-  const minutesOver = new Float64Array(H);
-  const linkOver = new Float64Array(n * H);
-  const linksAt = new Float64Array(beds * H);
-  // A pick can never take more than a day's minutes less the overheads of its own round and call.
-  const room = Float64Array.from(minutesFree, (m) => (m > 0 ? m - problem.roundMinutes - problem.bedMinutes : -1));
-  let bound = 0;
-  for (let i = 0; i < n; i++) {
-    const fixed = prices.link.subarray(i * H, (i + 1) * H);
-    const path = bestPath(model, i, { minutePrice: prices.minute, fixed, room });
-    bound += path.value;
-    let row = 0;
-    for (const t of path.days) {
-      minutesOver[t]! += model.minutes[i]![row * H + t]!;
-      linkOver[i * H + t] = 1;
-      if (model.rows[i]! > 1) row = t + 1;
-    }
-    for (let t = 0; t < H; t++) linksAt[bedOf[i]! * H + t]! += fixed[t]!;
-  }
-  for (let t = 0; t < H; t++) {
-    if (minutesFree[t]! <= 0) continue;
-    const called: number[] = [];
-    let day = -problem.roundCost + prices.minute[t]! * (minutesFree[t]! - problem.roundMinutes);
-    for (let b = 0; b < beds; b++) {
-      const gain = linksAt[b * H + t]! - prices.minute[t]! * problem.bedMinutes - problem.bedCost;
-      if (gain <= 0) continue;
-      day += gain;
-      called.push(b);
-    }
-    if (day <= 0) continue;
-    bound += day;
-    minutesOver[t]! -= minutesFree[t]! - problem.roundMinutes - called.length * problem.bedMinutes;
-    for (let i = 0; i < n; i++) if (called.includes(bedOf[i]!)) linkOver[i * H + t]! -= 1;
-  }
-  return { bound, minutesOver, linkOver };
-}
+const copyOf = (prices: DayPrices): DayPrices => ({ minute: prices.minute.slice(), kitchen: prices.kitchen.slice(), curing: prices.curing.slice() }); // prettier-ignore

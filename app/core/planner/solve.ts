@@ -1,46 +1,105 @@
 import { seeded } from "../statistics";
+import { branchBound } from "./branch";
+import { Draft } from "./draft";
+import { firstDraft } from "./first-draft";
+import { Improver } from "./improve";
 import { planModel } from "./model";
 import type { Picks, PlanProblem } from "./problem";
-import { relax } from "./relax";
-import { Draft, destroyAndRepair } from "./repair";
+import { relax, type Relaxation, type RelaxStart } from "./relax";
 
 export interface Plan {
   picks: Picks;
   worth: number;
   /** No plan whatever is worth more than this. */
   upperBound: number;
-  /** (upperBound − worth) / |upperBound|, what the app may say: "within x % of the best possible". */
+  /**
+   * (upperBound − worth) / (worth − nothing): what may be missing, measured against what the plan adds over picking
+   * nothing.
+   */
   gap: number;
+  /** What a minute, a kg in the kitchen and a m² to cure on are worth each day, and a share of a call: to start from. */
+  prices: Pick<Relaxation, "prices" | "link">;
 }
 
 export interface SolveBudget {
   seed: number;
+  /** Iterations of the prices, splits of the bound, and iterations and number of the cycles of repairs. */
   relaxIterations: number;
+  boundSplits: number;
   repairIterations: number;
+  cycles: number;
 }
 
-/** About the same time at any size (a tenth of a second on a small machine): fewer plantings get more repairs. */
+/** About the same time at any size (a tenth of a second on a small machine). */
 export function usualBudget(plantings: number): SolveBudget {
-  const repairIterations = Math.round(Math.min(3000, Math.max(300, 27_000 / Math.max(1, plantings))));
-  return { seed: 1, relaxIterations: 300, repairIterations };
+  return { seed: 1, relaxIterations: 150, boundSplits: splits(plantings, 200), repairIterations: 500, cycles: 4 };
 }
+
+/** Half a second for a dozen plantings, three seconds for three hundred: what is left to find is little. */
+export function thoroughBudget(plantings: number): SolveBudget {
+  const repairIterations = Math.round(Math.min(3000, 1000 + 40 * Math.max(0, plantings - 12)));
+  return { seed: 1, relaxIterations: 300, boundSplits: splits(plantings, 1200), repairIterations, cycles: 8 };
+}
+
+const splits = (plantings: number, work: number) => Math.round(Math.min(60, work / Math.max(1, plantings)));
+
+/** A plan to start from: after an edit most of it still stands. */
+export type PlanStart = Pick<Plan, "picks" | "prices">;
+
+/** Iterations of the prices for the first plan that is shown, and for one that starts from another. */
+const FIRST_ITERATIONS = 30;
+const WARM_STEP = 0.5;
 
 /**
- * Plans every planting together: prices by Lagrangian relaxation, then destroy and repair round an
- * exact best response. Budgets are iterations, so a run repeats.
+ * Plans every planting together, better and better: gives a plan at once, then one after each cycle of repairs, and
+ * the bound as it tightens. Whoever reads may stop at any time. Budgets are iterations, so a run repeats.
  *
- * @returns a plan that `checkPlan` allows, with a bound on how much better any plan could be
- * @throws {RangeError} when the problem's tables have the wrong shape
+ * @param from - a plan of a problem with the same plantings and days, whose picks are kept as far as they still fit
+ * @returns plans that `checkPlan` allows, each no worse than the one before, its bound no higher
+ * @throws {RangeError} when the problem's tables have the wrong shape, a pin cannot be kept, or `from` is of another one
  */
-export function solvePlan(problem: PlanProblem, budget: SolveBudget = usualBudget(problem.tasks.length)): Plan {
+export function* improvingPlan(
+  problem: PlanProblem,
+  budget: SolveBudget = usualBudget(problem.tasks.length),
+  from?: PlanStart,
+): Generator<Plan, Plan> {
   const model = planModel(problem);
-  const uniform = seeded(budget.seed);
-  const noPrice = new Float64Array(model.horizon);
-  const first = new Draft(model);
-  for (let sweep = 0; sweep < 2; sweep++) for (let i = 0; i < model.plantings; i++) first.respond(i, noPrice, 0);
-  const { upperBound, minutePrice } = relax(model, first.worth(), budget.relaxIterations);
-  const best = destroyAndRepair(model, first, minutePrice, budget.repairIterations, uniform);
-  const worth = best.worth();
-  const picks = Object.fromEntries(problem.tasks.map((task, i) => [task.id, best.days[i]!]));
-  return { picks, worth, upperBound, gap: Math.max(0, upperBound - worth) / Math.max(1e-9, Math.abs(upperBound)) };
+  if (from && from.prices.link.length !== model.plantings * model.horizon) throw new RangeError("from: a plan of other plantings or days"); // prettier-ignore
+  const draft = firstDraft(model, from?.picks);
+  const start: RelaxStart | undefined = from && { from: from.prices, step: WARM_STEP };
+  let relaxation = relax(model, draft.worth, Math.min(FIRST_ITERATIONS, budget.relaxIterations), start);
+  let { upperBound } = relaxation;
+  yield planOf(draft, upperBound, relaxation);
+  if (budget.relaxIterations > FIRST_ITERATIONS) {
+    relaxation = relax(model, draft.worth, budget.relaxIterations, start);
+    upperBound = Math.min(upperBound, relaxation.upperBound);
+  }
+  const improver = new Improver(draft, relaxation.prices, seeded(budget.seed));
+  for (let c = 0; c < budget.cycles; c++) {
+    improver.cycle(budget.repairIterations);
+    yield planOf(draft, upperBound, relaxation);
+  }
+  upperBound = Math.min(upperBound, branchBound(model, relaxation, draft.worth, budget.boundSplits));
+  return planOf(draft, upperBound, relaxation);
+}
+
+function planOf(draft: Draft, upperBound: number, { prices, link }: Relaxation): Plan {
+  const { worth, model } = draft;
+  const nothing = model.problem.tasks.reduce((sum, t) => sum + t.endWorth[0]!, 0);
+  return {
+    picks: draft.picks(),
+    worth,
+    upperBound: Math.max(worth, upperBound),
+    gap: Math.max(0, upperBound - worth) / Math.max(1e-9, Math.abs(worth - nothing)),
+    prices: { prices, link },
+  };
+}
+
+/** The plan that `improvingPlan` ends with. */
+export function solvePlan(problem: PlanProblem, budget?: SolveBudget, from?: PlanStart): Plan {
+  const run = improvingPlan(problem, budget, from);
+  for (;;) {
+    const step = run.next();
+    if (step.done) return step.value;
+  }
 }

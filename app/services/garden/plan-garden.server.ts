@@ -1,5 +1,5 @@
 import { lookAhead, plannedPicks, type GardenOutlook, type KeptOutlooks } from "~/core/garden";
-import { losersOf, moveCosts, solvePlan, type Loser, type Plan } from "~/core/planner";
+import { checkPlan, losersOf, moveCosts, solvePlan, type Loser, type Plan, type PlanProblem } from "~/core/planner";
 import type { Db } from "~/db/client.server";
 import type { GardenRow } from "~/db/garden/garden.server";
 import type { Planned } from "~/views/planned";
@@ -20,10 +20,22 @@ export function planGarden(db: Db, row: GardenRow, kept: KeptPlan): Planned {
   const before = kept.planned;
   if (before && sameProblem(before.outlook, outlook)) kept.planned = { ...before, outlook };
   else {
-    const plan = solvePlan(outlook.problem);
+    const plan = checkedPlan(outlook.problem);
     kept.planned = { today, outlook, plan, moveCosts: costsOf(outlook, plan), units: row.unitSystem };
   }
   return kept.planned;
+}
+
+/**
+ * The plan, held against the problem by what knows nothing of the solver: one that is not allowed is never shown.
+ *
+ * @throws {Error} with what is wrong with it
+ */
+function checkedPlan(problem: PlanProblem): Plan {
+  const plan = solvePlan(problem);
+  const check = checkPlan(problem, plan.picks);
+  if (check.status === "not allowed") throw new Error(`the plan is not allowed: ${check.reasons.join("; ")}`);
+  return plan;
 }
 
 /** Whether two outlooks ask the same of the planner. */
@@ -50,7 +62,7 @@ function costsOf({ problem, plantings }: GardenOutlook, plan: Plan): Planned["mo
   );
 }
 
-const ASKING_AGAIN = { seed: 1, relaxIterations: 30, repairIterations: 80 };
+const ASKING_AGAIN = { seed: 1, relaxIterations: 30, boundSplits: 0, repairIterations: 300, cycles: 1 };
 
 /** What a plan cannot fit, and what would save it: the problem is asked again, several times. */
 export function losersIn({ outlook, plan }: Asked): Loser[] {

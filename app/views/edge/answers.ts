@@ -13,7 +13,7 @@ import {
 } from "~/core/garden";
 import { BedKind, CoverNight, nightOddsBelow } from "~/core/hazards";
 import { doubtRange } from "~/core/life";
-import { solvePlan } from "~/core/planner";
+import { PlanProblem, solvePlan, thoroughBudget } from "~/core/planner";
 import { UnitSystem } from "~/core/units";
 import { DailyWeather, trackIndex } from "~/core/weather";
 import { afterSentence, howToTake, waitingSentence } from "../sentences/how-to";
@@ -214,4 +214,11 @@ export function planAnswer(input: unknown, catalogue: Catalogue) {
     upperBound: plan.upperBound,
     gap: plan.gap,
   };
+}
+
+/** The verb `solve`: a planning problem as it stands → plan, worth and bound, so that any solver can be held against ours. */
+export function solveAnswer(input: unknown) {
+  const problem = PlanProblem.parse(input);
+  const { picks, worth, upperBound, gap } = solvePlan(problem, thoroughBudget(problem.tasks.length));
+  return { picks, worth, upperBound, gap };
 }

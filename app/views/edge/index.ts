@@ -1,3 +1,3 @@
-export { forecastAnswer, judgeAnswer, planAnswer } from "./answers";
+export { forecastAnswer, judgeAnswer, planAnswer, solveAnswer } from "./answers";
 export { readLinesAnswer } from "./read-lines-answer";
 export { yearAnswer } from "./year-answer";

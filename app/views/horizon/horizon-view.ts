@@ -135,12 +135,13 @@ function summaryOf(planned: Planned, units: UnitSystem): string[] {
   const one = walks.length === 1;
   const span = frost >= 0 ? `before ${sayNight(outlook.days[frost]!, outlook.today)}’s frost` : "in the next two weeks";
   const percent = (plan.gap * 100).toFixed(plan.gap < 0.01 ? 1 : 0);
+  const most = percent === "0.0" ? "0.1" : percent;
   return [
     `${capital(sayCount(walks.length))} ${one ? "round" : "rounds"} ${span} ${one ? "brings" : "bring"} in about `,
     sayRoughly(grams, units),
     " in ",
     `${Math.round(minutes)} minutes`,
-    `. No plan can beat it by more than ${percent === "0.0" ? "0.1" : percent} %.`,
+    `. No plan can bring in more than ${most} % more.`,
   ];
 }
 

@@ -1,0 +1,88 @@
+import type { PlanModel } from "./model";
+import { relax, type Relaxation } from "./relax";
+
+/** Iterations of the prices in each branch, from where its parent's stood. */
+const BRANCH_ITERATIONS = 30;
+const BRANCH_STEP = 0.5;
+/** A share nearer to none or all than this is taken as settled. */
+const SETTLED = 0.08;
+
+interface Node {
+  model: PlanModel;
+  relaxation: Relaxation;
+}
+
+/**
+ * Tightens a bound by branching: the loosest branch is split in two, by a round that is walked or not, or a planting that
+ * is picked on a day or not, and each half is bounded anew from where the prices stood. What no branch can beat, no plan
+ * can. Best first, so that every split counts.
+ *
+ * @param lowerBound - worth of a plan already known
+ * @param splits - budget; a run with the same budget repeats
+ * @source Land & Doig 1960, Econometrica 28:497–520; Fisher 1981, Manage. Sci. 27:1–18 (from memory)
+ */
+export function branchBound(model: PlanModel, root: Relaxation, lowerBound: number, splits: number): number {
+  const open: Node[] = [{ model, relaxation: root }];
+  let closed = lowerBound;
+  for (let k = 0; k < splits; k++) {
+    let top = -1;
+    for (let j = 0; j < open.length; j++) if (top < 0 || open[j]!.relaxation.upperBound > open[top]!.relaxation.upperBound) top = j; // prettier-ignore
+    if (top < 0) break;
+    const node = open[top]!;
+    open[top] = open[open.length - 1]!;
+    open.pop();
+    const halves = split(node);
+    if (!halves) {
+      closed = Math.max(closed, node.relaxation.upperBound);
+      continue;
+    }
+    for (const half of halves) {
+      const relaxation = relax(half, lowerBound, BRANCH_ITERATIONS, { from: node.relaxation, step: BRANCH_STEP });
+      relaxation.upperBound = Math.min(relaxation.upperBound, node.relaxation.upperBound);
+      if (relaxation.upperBound > lowerBound + 1e-9) open.push({ model: half, relaxation });
+    }
+  }
+  return open.reduce((bound, node) => Math.max(bound, node.relaxation.upperBound), closed);
+}
+
+/** The two halves of a branch; null where nothing is left to split. */
+function split({ model, relaxation: { share } }: Node): [PlanModel, PlanModel] | null {
+  const { plantings: n, horizon: H } = model;
+  let [best, at] = [0, -1];
+  for (let i = 0; i < n; i++) {
+    const stake = model.stake[i]!;
+    for (let t = 0; t < H; t++) {
+      const s = share[i * H + t]!;
+      if (s < SETTLED || s > 1 - SETTLED) continue;
+      const score = Math.min(s, 1 - s) * stake;
+      if (score > best) [best, at] = [score, i * H + t];
+    }
+  }
+  if (at < 0) return null;
+  const [i, t] = [Math.floor(at / H), at % H];
+  return [picked(model, i, t), unpicked(model, i, t)];
+}
+
+const withPlanting = (model: PlanModel, i: number, minutes: Float64Array, endWorth: Float64Array): PlanModel => ({
+  ...model,
+  minutes: model.minutes.map((m, j) => (j === i ? minutes : m)),
+  endWorth: model.endWorth.map((e, j) => (j === i ? endWorth : e)),
+});
+
+/** The half in which planting i is picked on day t: what jumps over it is shut. */
+function picked(model: PlanModel, i: number, t: number): PlanModel {
+  const H = model.horizon;
+  const minutes = model.minutes[i]!.slice();
+  const repeat = model.rows[i]! > 1;
+  for (let row = 0; row < model.rows[i]!; row++)
+    for (let d = row; d < H; d++) if (repeat ? row <= t && d > t : d !== t) minutes[row * H + d] = Infinity;
+  return withPlanting(model, i, minutes, model.endWorth[i]!.map((e, row) => (row <= t ? -Infinity : e))); // prettier-ignore
+}
+
+/** The half in which it is not. */
+function unpicked(model: PlanModel, i: number, t: number): PlanModel {
+  const H = model.horizon;
+  const minutes = model.minutes[i]!.slice();
+  for (let row = 0; row < model.rows[i]!; row++) minutes[row * H + t] = Infinity;
+  return withPlanting(model, i, minutes, model.endWorth[i]!);
+}

@@ -1,0 +1,186 @@
+import { mkdirSync, readFileSync, writeFileSync } from "node:fs";
+import { cpus } from "node:os";
+import path from "node:path";
+import { parseArgs } from "node:util";
+import { PlanProblem, checkPlan, improvingPlan, solvePlan, thoroughBudget, type Plan } from "~/core/planner";
+import { seeded } from "~/core/statistics";
+import { gardenInstance } from "../tests/garden-instances";
+import { solveWithHighs } from "../tests/highs-milp";
+import { planInstance } from "../tests/planner-instances";
+
+/**
+ * The planner against HiGHS on the same instances in one run: half of them gardens judged by the core, half made up, or
+ * (`--hostile`) made up with all limits tight. Every plan goes through the check. Last line: one JSON object.
+ *
+ *   --seed N (401: tuning used 1 to 20)   --sizes 12,30,60,120,300   --highs SECONDS (60)   --hostile
+ *   --write DIR: the instances as JSON    --read FILE: that one only
+ */
+const { values: asked } = parseArgs({
+  options: {
+    seed: { type: "string", default: "401" },
+    sizes: { type: "string", default: "12,30,60,120,300" },
+    highs: { type: "string", default: "60" },
+    hostile: { type: "boolean", default: false },
+    write: { type: "string" },
+    read: { type: "string" },
+  },
+});
+const COUNTS: Record<number, number> = { 12: 20, 30: 12, 60: 8, 120: 4, 300: 2 };
+const DAYS = 14;
+/** Edits of each plan: a pick moved to another day and held there. */
+const EDITS = 4;
+/** A plan as good as long asking finds: what an edited plan is measured against. */
+const LONG = 4;
+
+const quantile = (values: readonly number[], share: number) => {
+  const sorted = [...values].sort((a, b) => a - b);
+  return sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))] ?? NaN;
+};
+const percent = (x: number) => `${(100 * x).toFixed(3)} %`;
+
+function allowed(problem: PlanProblem, plan: Pick<Plan, "picks" | "worth">): number {
+  const check = checkPlan(problem, plan.picks);
+  if (check.status !== "allowed") throw new Error(check.reasons.join("; "));
+  if (Math.abs(check.worth - plan.worth) > 1e-6) throw new Error(`worth told ${plan.worth}, is ${check.worth}`);
+  return check.worth;
+}
+
+/** Asks until so many milliseconds are over: the best plan by then. */
+function within(problem: PlanProblem, from: Plan, ms: number): Plan {
+  const start = performance.now();
+  let plan = from;
+  for (const better of improvingPlan(
+    problem,
+    { seed: 3, relaxIterations: 10, boundSplits: 0, repairIterations: 100, cycles: 10_000 },
+    from,
+  )) {
+    // prettier-ignore
+    plan = better;
+    if (performance.now() - start > ms) break;
+  }
+  return plan;
+}
+
+/** One pick moved to another day and held there; null where it cannot be. */
+function edited(problem: PlanProblem, plan: Plan, random: () => number): PlanProblem | null {
+  const picked = problem.tasks.filter((t) => plan.picks[t.id]!.length > 0);
+  const task = picked[Math.floor(random() * picked.length)];
+  const day = Math.floor(random() * problem.days.length);
+  if (!task || plan.picks[task.id]!.includes(day)) return null;
+  return { ...problem, tasks: problem.tasks.map((t) => (t === task ? { ...t, pins: [day] } : t)) };
+}
+
+interface Sizes {
+  gaps: number[];
+  told: number[];
+  first: number[];
+  settled: number[];
+  asGood: number[];
+  soon: number[];
+  later: number[];
+  proved: number;
+  below: number;
+}
+
+async function measure(problem: PlanProblem, into: Sizes, seed: number): Promise<void> {
+  const budget = thoroughBudget(problem.tasks.length);
+  const t0 = performance.now();
+  const run = improvingPlan(problem, budget);
+  let step = run.next();
+  const first = performance.now() - t0;
+  while (!step.done) step = run.next();
+  const settled = performance.now() - t0;
+  const plan = step.value;
+  const ours = allowed(problem, plan);
+  const t1 = performance.now();
+  const highs = await solveWithHighs(problem, Number(asked.highs));
+  const theirMs = performance.now() - t1;
+  const theirs = checkPlan(problem, highs.picks);
+  const best = Math.max(ours, theirs.status === "allowed" ? theirs.worth : -Infinity);
+  if (plan.upperBound < best - 1e-4 * Math.max(1, Math.abs(best))) into.below++;
+  if (highs.status === "Optimal") into.proved++;
+  into.gaps.push((best - ours) / Math.max(1e-9, Math.abs(best)));
+  into.told.push(plan.gap);
+  into.first.push(first);
+  into.settled.push(settled);
+  if (ours >= best - 1e-6) into.asGood.push(settled / theirMs);
+  const random = seeded(seed);
+  for (let k = 0; k < EDITS; k++) {
+    const changed = edited(problem, plan, random);
+    if (!changed) continue;
+    try {
+      const long = { ...budget, boundSplits: 0, repairIterations: LONG * budget.repairIterations };
+      const soon = within(changed, plan, 16);
+      const later = within(changed, plan, 150);
+      const reference = Math.max(allowed(changed, solvePlan(changed, long)), allowed(changed, soon), allowed(changed, later)); // prettier-ignore
+      into.soon.push((reference - soon.worth) / Math.abs(reference));
+      into.later.push((reference - later.worth) / Math.abs(reference));
+    } catch (error) {
+      // A pin that nothing can make room for is refused: that is an answer too.
+      if (!(error instanceof RangeError)) throw error;
+    }
+  }
+}
+
+function floor(count: number): number {
+  const start = performance.now();
+  let sum = 0;
+  for (let k = 0; k < count; k++) sum += k % 7;
+  return sum < 0 ? 0 : performance.now() - start;
+}
+
+const rows: Record<string, unknown>[] = [];
+const times: { n: number; ms: number }[] = [];
+solvePlan(planInstance(1, 30, DAYS), thoroughBudget(30)); // warm the code
+const only = asked.read ? [PlanProblem.parse(JSON.parse(readFileSync(asked.read, "utf8")))] : null;
+for (const size of only ? [only[0]!.tasks.length] : asked.sizes.split(",").map(Number)) {
+  const into: Sizes = { gaps: [], told: [], first: [], settled: [], asGood: [], soon: [], later: [], proved: 0, below: 0 }; // prettier-ignore
+  const count = COUNTS[size] ?? 2;
+  const problems = only ?? Array.from({ length: count }, (_, k) => {
+    const seed = Number(asked.seed) + k;
+    return asked.hostile || k % 2 === 1 ? planInstance(seed, size, DAYS, asked.hostile) : gardenInstance(seed, size);
+  }); // prettier-ignore
+  for (const [k, problem] of problems.entries()) {
+    if (asked.write) {
+      mkdirSync(asked.write, { recursive: true });
+      writeFileSync(
+        path.join(asked.write, `${asked.hostile ? "hostile-" : ""}${size}-${k}.json`),
+        JSON.stringify(problem),
+      );
+      continue;
+    }
+    try {
+      await measure(problem, into, k);
+    } catch (error) {
+      if (!(error instanceof RangeError)) throw error;
+      console.log(`${size} plantings, garden ${k}: ${error.message}`);
+    }
+  }
+  if (asked.write) continue;
+  const row = {
+    plantings: size,
+    gardens: into.gaps.length,
+    provedByHighs: into.proved,
+    optimal: into.gaps.filter((g) => g < 1e-7).length,
+    gapMedian: quantile(into.gaps, 0.5),
+    gapMax: Math.max(...into.gaps),
+    boundMedian: quantile(into.told, 0.5),
+    boundP95: quantile(into.told, 0.95),
+    boundBelowTruth: into.below,
+    firstMs: quantile(into.first, 0.5),
+    settledMs: quantile(into.settled, 0.5),
+    editGapMedian: [quantile(into.soon, 0.5), quantile(into.later, 0.5)],
+    editGapP95: [quantile(into.soon, 0.95), quantile(into.later, 0.95)],
+    timeToHighs: quantile(into.asGood, 0.5),
+    floorMs: floor(thoroughBudget(size).repairIterations * thoroughBudget(size).cycles),
+  };
+  rows.push(row);
+  times.push({ n: size, ms: row.settledMs });
+  console.log(`${size} plantings, ${row.gardens} gardens: best known ${row.optimal}, gap median ${percent(row.gapMedian)}, worst ${percent(row.gapMax)}; told median ${percent(row.boundMedian)}, 95th ${percent(row.boundP95)}; first ${row.firstMs.toFixed(0)} ms, settled ${row.settledMs.toFixed(0)} ms; edits after 16 and 150 ms: median ${row.editGapMedian.map(percent).join(", ")}, 95th ${row.editGapP95.map(percent).join(", ")}; HiGHS proved ${row.provedByHighs}`); // prettier-ignore
+}
+if (!asked.write) {
+  const [a, b] = [times[0]!, times.at(-1)!];
+  const timeExponent = times.length > 1 ? Math.log(b.ms / a.ms) / Math.log(b.n / a.n) : null;
+  const sizes = Object.fromEntries(rows.map(({ plantings, ...row }) => [String(plantings), row]));
+  console.log(JSON.stringify({ bench: "plan", node: process.version, cpus: cpus().length, hostile: asked.hostile, seed: Number(asked.seed), highsSeconds: Number(asked.highs), sizes, timeExponent, memoryMb: Math.round(process.memoryUsage().rss / 2 ** 20) })); // prettier-ignore
+}
