@@ -136,11 +136,13 @@ export class Draft {
    *
    * @param share - how much of the prices counts, 0 = none
    * @param shut - 1 for days it may not take
+   * @param openDay - a day whose round and calls count as paid for, −1 = none
    * @returns whether it could be placed: a pin may not fit
    */
-  respond(i: number, prices: DayPrices, share: number, shut?: Uint8Array): boolean {
+  respond(i: number, prices: DayPrices, share: number, shut?: Uint8Array, openDay = -1): boolean {
     this.clear(i);
     this.setTerms(i, prices, share, shut, false);
+    if (openDay >= 0) this.terms.fixed[openDay] = 0;
     const found = this.finder.find(i, this.model.worth[i]!, this.terms);
     if (found === -Infinity) return false;
     this.place(i, this.finder.days, 0, this.finder.count);

@@ -6,6 +6,8 @@ const MOST_OUT = 10;
 const HEAT = 0.05;
 /** Share of the steps in which one planting gets what it would have alone. */
 const INSISTING = 0.4;
+/** Share of the other steps in which a day counts as opened already while they are put back. */
+const OPENING = 0.5;
 /** Prices are scaled at random up to this. */
 const MOST_SHARE = 1.3;
 
@@ -137,7 +139,11 @@ export class Improver {
     }
     this.shuffle();
     const share = uniform() * MOST_SHARE;
-    for (let j = 0; j < this.outCount; j++) if (!draft.respond(this.out[j]!, prices, share, shut)) return false;
+    // A round, or a call at a bed, that pays for several together pays for none alone.
+    const openDay = shutDay < 0 && uniform() < OPENING ? this.aDay() : -1;
+    for (let j = 0; j < this.outCount; j++) {
+      if (!draft.respond(this.out[j]!, prices, share, shut, openDay)) return false;
+    }
     this.shuffle();
     for (let j = 0; j < this.outCount; j++) if (!draft.respond(this.out[j]!, none, 0)) return false;
     if (uniform() < 0.3)
