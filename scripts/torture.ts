@@ -165,10 +165,13 @@ async function copyMidWrite(file: string, round: number): Promise<string[]> {
 async function readAll(until: () => boolean): Promise<number> {
   let pages = 0;
   while (!until())
-    for (const at of ["/", "/ledger?sort=grams&order=up", "/ledger.csv", "/sky", "/round"])
-      pages += await fetch(URL + at, { signal: AbortSignal.timeout(10_000) })
-        .then(async (page) => (await page.arrayBuffer(), page.ok ? 1 : 0))
-        .catch(() => 0);
+    await Promise.all(
+      ["/", "/ledger?sort=grams&order=up", "/ledger.csv", "/sky", "/round"].map((at) => {
+        pages++;
+        // Most are cut off by the kill.
+        return fetch(URL + at, { signal: AbortSignal.timeout(10_000) }).then((page) => page.arrayBuffer()).catch(() => undefined); // prettier-ignore
+      }),
+    );
   return pages;
 }
 
