@@ -2,10 +2,10 @@ import type { PlanModel } from "./model";
 import { relax, type Relaxation } from "./relax";
 
 /** Iterations of the prices in each branch, from where its parent's stood. */
-const BRANCH_ITERATIONS = 30;
+const BRANCH_ITERATIONS = 50;
 const BRANCH_STEP = 0.5;
 /** A share nearer to none or all than this is taken as settled. */
-const SETTLED = 0.08;
+const SETTLED = 0.005;
 
 interface Node {
   model: PlanModel;

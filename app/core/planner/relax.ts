@@ -20,8 +20,6 @@ export interface RelaxStart {
 
 /** Share of the earlier direction kept in each step. */
 const SMOOTHING = 0.7;
-/** Weight of the newest iteration in the shares. */
-const FORGETTING = 0.08;
 /** The step shrinks after this many iterations without a better bound. */
 const PATIENCE = 12;
 const SHRINK = 0.6;
@@ -124,7 +122,9 @@ export function relax(model: PlanModel, lowerBound: number, iterations: number, 
   for (let t = 0; t < H; t++) if (minutesFree[t]! <= 0) terms.room[t] = -1;
   for (let k = 0; k < iterations; k++) {
     let bound = curingWorth(model, prices.curing);
-    const forgetting = Math.max(FORGETTING, 1 / (k + 1));
+    // The mean of the later half tells best what lies between the paths that the prices swing between.
+    if (k === Math.floor(iterations / 2)) best.share.fill(0);
+    const forgetting = 1 / (k + 1 - (k < iterations / 2 ? 0 : Math.floor(iterations / 2)));
     for (let j = 0; j < best.share.length; j++) best.share[j]! *= 1 - forgetting;
     minute.over.fill(0);
     kitchen.over.fill(0);
