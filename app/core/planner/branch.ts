@@ -7,9 +7,14 @@ const BRANCH_STEP = 0.5;
 /** A share nearer to none or all than this is taken as settled. */
 const SETTLED = 0.005;
 
+/** Iterations for a branch whose prices stand still before its bound does. */
+const SETTLING_ITERATIONS = 200;
+const SETTLING_STEP = 1.5;
+
 interface Node {
   model: PlanModel;
   relaxation: Relaxation;
+  isSettled?: boolean;
 }
 
 /**
@@ -32,6 +37,12 @@ export function branchBound(model: PlanModel, root: Relaxation, lowerBound: numb
     open[top] = open[open.length - 1]!;
     open.pop();
     const halves = split(node);
+    if (!halves && !node.isSettled) {
+      const relaxation = relax(node.model, lowerBound, SETTLING_ITERATIONS, { from: node.relaxation, step: SETTLING_STEP }); // prettier-ignore
+      relaxation.upperBound = Math.min(relaxation.upperBound, node.relaxation.upperBound);
+      if (relaxation.upperBound > lowerBound + 1e-9) open.push({ model: node.model, relaxation, isSettled: true });
+      continue;
+    }
     if (!halves) {
       closed = Math.max(closed, node.relaxation.upperBound);
       continue;
@@ -60,7 +71,24 @@ function split({ model, relaxation: { share } }: Node): [PlanModel, PlanModel] |
   }
   if (at < 0) return null;
   const [i, t] = [Math.floor(at / H), at % H];
-  return [picked(model, i, t), unpicked(model, i, t)];
+  return [picked(model, i, t), alike(model, i).reduce((half, j) => unpicked(half, j, t), model)];
+}
+
+/**
+ * Plantings that could stand for planting i, itself among them: the parts of a planting, say. If any of them is picked
+ * on a day, planting i may as well be the one; so the other half is that none of them is.
+ */
+function alike(model: PlanModel, i: number): number[] {
+  const { bedOf, area, cureDays, worth, minutes, kitchen, endWorth } = model;
+  const isSame = (tables: Float64Array[], j: number) => tables[i] === tables[j] || tables[i]!.every((x, k) => x === tables[j]![k]); // prettier-ignore
+  return [...bedOf.keys()].filter(
+    (j) =>
+      bedOf[j] === bedOf[i] &&
+      area[j] === area[i] &&
+      cureDays[j] === cureDays[i] &&
+      worth[j]!.length === worth[i]!.length &&
+      [worth, minutes, kitchen, endWorth].every((tables) => isSame(tables, j)),
+  );
 }
 
 const withPlanting = (model: PlanModel, i: number, minutes: Float64Array, endWorth: Float64Array): PlanModel => ({

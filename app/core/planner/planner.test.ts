@@ -169,3 +169,19 @@ test("after an edit the rest of the plan still stands, and the plan of the edit 
   expect(first.picks[moved.id]).toContain(day);
   expect(solvePlan(edit, quick, plan).worth).toBeGreaterThan(solvePlan(edit, quick).worth * 0.995);
 });
+
+test("parts of a planting that are alike are not told apart by the bound: what no day can hold in fractions is seen", () => {
+  const part = (id: string) => ({ id, bedId: "a", repeat: false, worth: [[3, 3]], minutes: [[10, 10]], endWorth: [0] });
+  const problem: PlanProblem = {
+    ...twoCrops([]),
+    days: ["2026-09-22", "2026-09-23"],
+    minutesFree: [24, 24],
+    tasks: ["p", "p#2", "p#3", "p#4", "p#5"].map(part),
+  };
+  // Each day holds one of 10 minutes beside its overhead of 6, and eight minutes are left over: in fractions 3.6 fit.
+  const unsplit = solvePlan(problem, { ...quick, boundSplits: 0 });
+  const plan = solvePlan(problem, { ...quick, boundSplits: 20 });
+  expect(Object.values(plan.picks).flat()).toHaveLength(2);
+  expect(unsplit.gap).toBeGreaterThan(0.5);
+  expect(plan.gap).toBeLessThan(0.1);
+});

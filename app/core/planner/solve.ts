@@ -38,10 +38,10 @@ export function usualBudget(plantings: number): SolveBudget {
 /** Half a second for a dozen plantings, three seconds for three hundred: what is left to find is little. */
 export function thoroughBudget(plantings: number): SolveBudget {
   const repairIterations = Math.round(Math.min(3000, 1000 + 40 * Math.max(0, plantings - 12)));
-  return { seed: 1, relaxIterations: 300, boundSplits: splits(plantings, 1200), repairIterations, cycles: 8 };
+  return { seed: 1, relaxIterations: 300, boundSplits: splits(plantings, 1440), repairIterations, cycles: 8 };
 }
 
-const splits = (plantings: number, work: number) => Math.round(Math.min(60, work / Math.max(1, plantings)));
+const splits = (plantings: number, work: number) => Math.round(Math.min(120, work / Math.max(1, plantings)));
 
 /** A plan to start from: after an edit most of it still stands. */
 export type PlanStart = Pick<Plan, "picks" | "prices">;
