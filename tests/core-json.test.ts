@@ -49,7 +49,7 @@ describe("bad input: exit 2 and one JSON object on standard error", () => {
   const good = JSON.parse(sections.find((s) => s.verb === "judge")!.input) as Record<string, unknown>;
   test.each<[string, string, string, string, RegExp]>([
     ["no JSON", "judge", "{", "", /not JSON/],
-    ["an unknown verb", "guess", "{}", "", /one of crops, judge, forecast, plan, year, read-lines/],
+    ["an unknown verb", "guess", "{}", "", /one of crops, judge, forecast, plan, solve, year, read-lines/],
     ["a day that does not exist", "judge", JSON.stringify({ ...good, today: "2026-02-30" }), "today", /not a day/],
     ["an unknown crop", "judge", JSON.stringify({ ...good, crop: "tulip" }), "", /no crop “tulip”/],
     [

@@ -79,6 +79,15 @@ export class Draft {
     return true;
   }
 
+  /** The worth added up anew: what was added and taken off many times strays in the last digits. */
+  total(): number {
+    const { problem, horizon: H } = this.model;
+    let total = this.value.reduce((sum, v) => sum + v, 0);
+    for (const picks of this.picksOn) if (picks > 0) total -= problem.roundCost;
+    for (let at = 0; at < this.model.beds * H; at++) if (this.calls[at]! > 0) total -= problem.bedCost;
+    return total;
+  }
+
   picks(): Picks {
     return Object.fromEntries(this.model.problem.tasks.map((task, i) => [task.id, this.daysOf(i)]));
   }

@@ -84,8 +84,8 @@ export function* improvingPlan(
 }
 
 function planOf(draft: Draft, upperBound: number, { prices, link }: Relaxation): Plan {
-  const { worth, model } = draft;
-  const nothing = model.problem.tasks.reduce((sum, t) => sum + t.endWorth[0]!, 0);
+  const worth = draft.total();
+  const nothing = draft.model.problem.tasks.reduce((sum, t) => sum + t.endWorth[0]!, 0);
   return {
     picks: draft.picks(),
     worth,

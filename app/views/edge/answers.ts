@@ -220,5 +220,8 @@ export function planAnswer(input: unknown, catalogue: Catalogue) {
 export function solveAnswer(input: unknown) {
   const problem = PlanProblem.parse(input);
   const { picks, worth, upperBound, gap } = solvePlan(problem, thoroughBudget(problem.tasks.length));
-  return { picks, worth, upperBound, gap };
+  return { picks, worth: told(worth), upperBound: Math.max(told(worth), upperBound), gap };
 }
+
+/** Without the dust of adding up. */
+const told = (worth: number) => Math.round(1e9 * worth) / 1e9;
