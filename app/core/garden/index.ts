@@ -9,5 +9,6 @@ export { THUNDER_STOP, type DayTerms } from "./day-terms";
 export { isThreat, type BedOdds, type Hazard, type HazardAct, type HazardKind, type Touched } from "./hazard";
 export { hazardsAhead } from "./hazards-ahead";
 export { seasonLife, type SeasonLife } from "./season-life";
+export { LOOK_MINUTES, isLookTask, lookTaskId, looksAsked } from "./looks-due";
 export { isCounted } from "./is-counted";
 export { type BanReason } from "./pick-bans";

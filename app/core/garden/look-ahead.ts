@@ -8,6 +8,7 @@ import { dayTerms, handsAhead, type DayTerms } from "./day-terms";
 import { learnerOf } from "./first-picks";
 import { gardenSky, type GardenSky } from "./garden-sky";
 import type { GardenState, PlantingState } from "./garden-state";
+import { withLook } from "./looks-due";
 import { planProblem } from "./plan-problem";
 import { yieldLearnerOf } from "./season-yields";
 import { plantingOutlook, type PlantingOutlook, type PlantingSetting } from "./planting-outlook";
@@ -92,7 +93,10 @@ export function lookAhead(
     trips: garden.trips,
     covers: garden.covers,
     plantings,
-    problem: planProblem(sky.days, minutesFree, plantings.flatMap((p) => p.parts.map((part) => part.task))), // prettier-ignore
+    problem: planProblem(sky.days, minutesFree, [
+      ...plantings.flatMap((p) => p.parts.map((part) => part.task)),
+      ...plantings.flatMap((p) => p.look ?? []),
+    ]),
   };
 }
 
@@ -137,7 +141,7 @@ function keptOutlook(
   const known = kept.plantings.get(planting.id);
   // The terms hang on the sky: where they stand, it does.
   if (known?.key === key && known.crop === crop && known.terms === terms) return known.outlook;
-  const outlook = work();
+  const outlook = withLook(work(), terms);
   kept.plantings.set(planting.id, { key, crop, terms, outlook });
   return outlook;
 }

@@ -5,9 +5,9 @@ import type { PlanProblem, PlantingTask } from "../planner";
 export const EFFORT_PER_MINUTE = 0.02;
 export const ERRAND_MINUTES = 1.5;
 export const ROUND_MINUTES = 6;
-const ROUND_COST = 0.12;
+export const ROUND_COST = 0.12;
 export const BED_MINUTES = 1.5;
-const BED_COST = 0.02;
+export const BED_COST = 0.02;
 
 /** What the planner is asked: every planting's offer against the hands of each day. */
 export function planProblem(days: IsoDay[], minutesFree: number[], tasks: PlantingTask[]): PlanProblem {

@@ -25,6 +25,7 @@ import type { BedState, GardenState, LookTaken, PlantingState } from "./garden-s
 import { bansOf, type BanReason } from "./pick-bans";
 import { BED_MINUTES, ROUND_MINUTES } from "./plan-problem";
 import { pickedAgain } from "./picked-again";
+import type { PlantingTask } from "../planner";
 import type { PlantingOffer } from "./planting-offer";
 import { ripeningOf } from "./planting-ripens";
 import { liftedOn, standingPieces } from "./standing";
@@ -50,6 +51,8 @@ export interface PlantingOutlook extends PlantingOffer {
   ended: number;
   /** How freely such plants bear in this garden, before its own picks. */
   bears: YieldPrior;
+  /** The look it wants in the coming days, a task of the plan; undefined where none would pay. */
+  look?: PlantingTask;
 }
 
 /** What one planting is looked at in: all that stands outside it. */

@@ -2,7 +2,7 @@ import { addDays, dayNumber, daysBetween, type IsoDay } from "../calendar";
 import { ripening, settingRate, type Ripening, type SettingRate } from "../cropping";
 import { BED_CLIMATES } from "../hazards";
 import { bearingOf, cropShare, plantsOf, yearShare } from "../life";
-import { readyOddsOn, tellsHowFar } from "../readiness";
+import { readyOddsOn, tellsHowFar, type KnownLook } from "../readiness";
 import { firstPickOf, lastSeenBearing } from "./bearing-seen";
 import type { GardenSky } from "./garden-sky";
 import type { OfferTerms } from "./planting-offer";
@@ -34,13 +34,19 @@ export function ripeningOf(terms: OfferTerms): PlantingRipens | undefined {
 }
 
 /** Who looks has looked in the days before: what was ready longer ago than this would have been picked. Our judgement. */
+const FOUND: readonly string[] = ["ready", "past", "now"];
 const LATELY = { days: 2, fadesOver: 1.5 } as const;
 
-/** P(the first piece was ready by a day of the track): by heat and looks; lately, where somebody keeps looking. */
+/**
+ * P(the first piece was ready by a day of the track): by heat and looks; lately, where somebody keeps looking. What was
+ * seen ready and not picked still hangs: it goes by the first such look.
+ */
 function beganBy({ dev, assessment, sky }: OfferTerms): (trackDay: number) => number {
   if (dev.cycle === "again") return () => 1;
   const by = (at: number) => readyOddsOn(dev, assessment.belief.posterior, addDays(sky.track.from, at));
-  const looked = assessment.looks.filter(tellsHowFar).map((l) => l.takenOn).sort().at(-1); // prettier-ignore
+  const telling = assessment.looks.filter(tellsHowFar);
+  const days = (looks: readonly KnownLook[]) => looks.map((l) => l.takenOn).sort();
+  const looked = days(telling.filter((l) => FOUND.includes(l.reading.means)))[0] ?? days(telling).at(-1);
   if (!looked) return by;
   const day = daysBetween(sky.track.from, looked);
   return (at) => {

@@ -62,6 +62,9 @@ interface Part {
   waits?: boolean;
 }
 
+/** What is left for later wants hands then, which are as short as now: kilograms of courgette a minute. Our judgement. */
+const LATER_EFFORT = 2 * EFFORT_PER_MINUTE;
+
 /** In how many goes it is taken: meals as needed, and what a day's hands can lift. */
 function partsOf({ planting, crop, terms, judgement, sky }: TakingTerms, left: number): Part[] {
   if (left < 0.5) return [];
@@ -137,7 +140,9 @@ function taskOf(
       repeat: false,
       worth: [pieces.map((n, t) => worth(t) * fits[t]! - EFFORT_PER_MINUTE * minutesFor(crop, n))],
       minutes: [pieces.map((n, t) => (open(t) ? minutesFor(crop, n) : null))],
-      endWorth: [(part.prime ? full : offer.leftWorth * share) * part.leftTimes],
+      endWorth: [
+        (part.prime ? full : offer.leftWorth * share) * part.leftTimes - LATER_EFFORT * minutesFor(crop, part.pieces),
+      ],
     },
   };
 }

@@ -6,7 +6,10 @@ export {
   developmentOn,
   firstPickOf,
   growTruly,
+  heatOfYear,
   scatterOf,
+  type TrueNeed,
   type TruePlanting,
   type TruthInput,
 } from "./true-planting";
+export { LOST_TO, TrueStand, type BedCame, type LostTo, type SkyCame, type Taken } from "./true-stand";

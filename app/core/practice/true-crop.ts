@@ -41,6 +41,10 @@ export function bearTruly(
   const readyOn = new Float64Array(weather.length);
   if (!plant.readyOn) return { plant, plants, readyOn };
   const span = spanOf(crop);
+  if (!span) {
+    readyOn[daysBetween(plant.startedOn, plant.readyOn)] = pieces;
+    return { plant, plants, readyOn };
+  }
   const length = span.low * (span.high / span.low) ** uniform();
   const first = daysBetween(plant.startedOn, plant.readyOn);
   const between = ([low, high]: readonly [number, number]) => low + (high - low) * uniform();
@@ -57,8 +61,10 @@ export function bearTruly(
   return { plant, plants, readyOn };
 }
 
-function spanOf(crop: Crop): { low: number; high: number } {
-  return crop.life.bearing ?? crop.life.taking.days ?? { low: 1, high: 1 };
+/** Days over which its pieces come; undefined for what is ready all at once. */
+function spanOf({ mode, life }: Crop): { low: number; high: number } | undefined {
+  if (mode === "once") return life.taking.way === "in stages" ? life.taking.days : undefined;
+  return life.bearing;
 }
 
 interface Shape {

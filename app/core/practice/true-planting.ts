@@ -13,6 +13,8 @@ export interface TruePlanting {
   development: Float64Array;
   /** Borders of its own states on development: nearly from, ready from (1), past from. */
   borders: { nearly: number; past: number };
+  /** How long a piece of it stays good, usual days of its kind. */
+  windowDays: number;
   /** Growth of its size about the ready day, 1 per unit of development. */
   growthRate: number;
   /** Warmth of its bed over the station by day, °C. */
@@ -63,9 +65,19 @@ export function scatterOf(seed: number): { scatter: Scatter; size: number } {
   return { scatter, size: Math.exp(log) };
 }
 
+/** Heat that a planting needs of its crop, and the day from which it counts. */
+export interface TrueNeed {
+  low: number;
+  high: number;
+  countsFrom: IsoDay;
+  windowDays: number;
+}
+
 export interface TruthInput {
   crop: Crop;
   startedOn: IsoDay;
+  /** Left out: the crop's own from its start. */
+  need?: TrueNeed;
   /** Warmth of the bed by day as its kind suggests, °C. */
   extraC: number;
   /** What stays with this garden and this variety, in standard normal units. */
@@ -76,6 +88,8 @@ export interface TruthInput {
   scatter?: Scatter;
   /** The season's weather from `startedOn`. */
   weather: readonly TrueDay[];
+  /** Mean heat of each day of the year there; left out: the made-up place's. */
+  climate?: Float64Array;
   seed: number;
 }
 
@@ -84,25 +98,40 @@ const CLIMATE_YEARS = 60;
 const CLIMATE_SEED = 90_000;
 const climates = new Map<string, Float64Array>();
 
-/** Mean heat of each day of the year for a crop, from its own set of years in open ground. */
-function climateOf({ degreeDays: { baseC, upperC } }: Crop): Float64Array {
+/** Mean heat of each day of the year for a crop, from the made-up place's own set of years in open ground. */
+function climateOf(crop: Crop): Float64Array {
+  const { baseC, upperC } = crop.degreeDays;
   const key = `${baseC} ${upperC}`;
   const known = climates.get(key);
   if (known) return known;
-  const heat = new Float64Array(367);
-  for (let y = 0; y < CLIMATE_YEARS; y++)
-    trueWeather(CLIMATE_SEED + y, "2024-01-01", 366).forEach((d, i) => {
-      heat[i + 1]! += trueHeat(d, baseC, upperC, 0) / CLIMATE_YEARS;
-    });
+  const years = Array.from({ length: CLIMATE_YEARS }, (_, y) => trueWeather(CLIMATE_SEED + y, "2024-01-01", 366));
+  const heat = heatOfYear(crop, years.flat());
   climates.set(key, heat);
+  return heat;
+}
+
+/**
+ * Mean heat of each day of the year for a crop in open ground.
+ *
+ * @param days - of whole years
+ * @returns by day of the year, 1 to 366; a day that never came has the heat of the day before
+ */
+export function heatOfYear({ degreeDays: { baseC, upperC } }: Crop, days: readonly TrueDay[]): Float64Array {
+  const heat = new Float64Array(367);
+  const count = new Float64Array(367);
+  for (const d of days) {
+    const doy = dayOfYear(d.day);
+    heat[doy]! += trueHeat(d, baseC, upperC, 0);
+    count[doy]! += 1;
+  }
+  for (let doy = 1; doy <= 366; doy++) heat[doy] = count[doy]! > 0 ? heat[doy]! / count[doy]! : heat[doy - 1]!;
   return heat;
 }
 
 const LONGEST_DAYS = 400;
 
 /** Days that the climate takes to give some heat from a start: what an honest packet would print there. */
-export function climateDays(crop: Crop, startedOn: IsoDay, needed: number): number {
-  const heat = climateOf(crop);
+export function climateDays(crop: Crop, startedOn: IsoDay, needed: number, heat = climateOf(crop)): number {
   let sum = 0;
   for (let i = 0; i < LONGEST_DAYS; i++) {
     sum += heat[dayOfYear(addDays(startedOn, i))]!;
@@ -118,10 +147,11 @@ export function climateDays(crop: Crop, startedOn: IsoDay, needed: number): numb
  */
 export function growTruly(input: TruthInput): TruePlanting {
   const { crop, startedOn, extraC, weather, scatter = DIFFERS } = input;
+  const need = input.need ?? { ...crop.life.heat, countsFrom: startedOn, windowDays: crop.windowDays.value };
   const uniform = seeded(input.seed);
   const draw = () => normalDraw(uniform);
   // The crop's own need, of open ground.
-  const { low: lowHeat, high: highHeat } = crop.life.heat;
+  const { low: lowHeat, high: highHeat } = need;
   const packetLog = Math.log(highHeat / lowHeat) / (2 * Z90);
   const off =
     packetLog * (scatter.garden * input.gardenShift + scatter.variety * input.varietyShift + scatter.season * draw()) +
@@ -132,14 +162,17 @@ export function growTruly(input: TruthInput): TruePlanting {
   let heat = 0;
   let readyOn: IsoDay | null = null;
   weather.forEach((d, i) => {
-    heat += trueHeat(d, crop.degreeDays.baseC, crop.degreeDays.upperC, bedC) * Math.exp(scatter.dailyLog * draw());
+    const gained =
+      trueHeat(d, crop.degreeDays.baseC, crop.degreeDays.upperC, bedC) * Math.exp(scatter.dailyLog * draw());
+    if (d.day >= need.countsFrom) heat += gained;
     development[i] = heat / requirement;
     if (!readyOn && heat >= requirement) readyOn = d.day;
   });
   // The window is days at the pace of the ready time; being nearly ready takes about as long.
-  const usual = climateDays(crop, startedOn, Math.sqrt(lowHeat * highHeat));
-  const pace = climateOf(crop)[dayOfYear(addDays(startedOn, usual))]!;
-  const window = (crop.windowDays.value * pace * Math.exp(0.22 * draw())) / requirement;
+  const climate = input.climate ?? climateOf(crop);
+  const usual = climateDays(crop, need.countsFrom, Math.sqrt(lowHeat * highHeat), climate);
+  const pace = climate[dayOfYear(addDays(need.countsFrom, usual))]!;
+  const window = (need.windowDays * pace * Math.exp(0.22 * draw())) / requirement;
   const nearly = Math.min(0.3, Math.max(0.03, window * Math.exp(0.3 * draw())));
   const over = crop.target ? Math.log((crop.target.overMm ?? 1.3 * crop.target.highMm) / crop.target.lowMm) : 0;
   return {
@@ -148,6 +181,7 @@ export function growTruly(input: TruthInput): TruePlanting {
     requirement,
     development,
     borders: { nearly: 1 - nearly, past: 1 + Math.max(0.015, window) },
+    windowDays: need.windowDays,
     growthRate: (over * Math.exp(0.3 * draw())) / (1.3 * Math.max(0.015, window)),
     bedC,
     readyOn,

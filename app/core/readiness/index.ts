@@ -4,7 +4,7 @@ export { cueScale, readingLikelihood, tellsHowFar } from "./likelihood";
 export { assess, judge, type Assessment, type JudgeInput, type Judgement } from "./judge";
 export { indoorRipeningDays } from "./indoors";
 export { firstPickSays, learntFrom, type FirstPick, type Learnt } from "./learning";
-export { knownLooks, LookRefused, readingOfSize, type Look } from "./look";
+export { knownLooks, LookRefused, readingOfSize, type KnownLook, type Look } from "./look";
 export { passedOn } from "./passed";
 export { beliefAfter, priorOf } from "./posterior";
 export { requirementAt, type Posterior } from "./requirement-grid";

@@ -1,4 +1,4 @@
-import { lookAhead, plannedPicks, type GardenOutlook, type KeptOutlooks } from "~/core/garden";
+import { isLookTask, lookAhead, plannedPicks, type GardenOutlook, type KeptOutlooks } from "~/core/garden";
 import { checkPlan, losersOf, moveCosts, solvePlan, type Loser, type Plan, type PlanProblem } from "~/core/planner";
 import type { Db } from "~/db/client.server";
 import type { GardenRow } from "~/db/garden/garden.server";
@@ -64,9 +64,16 @@ function costsOf({ problem, plantings }: GardenOutlook, plan: Plan): Planned["mo
 
 const ASKING_AGAIN = { seed: 1, relaxIterations: 30, boundSplits: 0, repairIterations: 300, cycles: 1 };
 
-/** What a plan cannot fit, and what would save it: the problem is asked again, several times. */
-export function losersIn({ outlook, plan }: Asked): Loser[] {
-  return losersOf(outlook.problem, plan, ASKING_AGAIN);
+/** What a plan cannot fit, and what would save it: the problem is asked again, several times. Looks bring nothing in. */
+export function losersIn({ outlook: { problem }, plan }: Asked): Loser[] {
+  const picked = { ...problem, tasks: problem.tasks.filter((t) => !isLookTask(t.id)) };
+  const picks = Object.fromEntries(Object.entries(plan.picks).filter(([id]) => !isLookTask(id)));
+  const check = checkPlan(picked, picks);
+  return losersOf(
+    picked,
+    { ...plan, picks, worth: check.status === "allowed" ? check.worth : plan.worth },
+    ASKING_AGAIN,
+  );
 }
 
 type Asked = Pick<Planned, "plan"> & { outlook: Pick<GardenOutlook, "problem"> };

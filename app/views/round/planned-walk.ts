@@ -1,10 +1,16 @@
-import { BED_MINUTES, ROUND_MINUTES, plannedPicks, type PlantingOutlook } from "~/core/garden";
+import {
+  BED_MINUTES,
+  LOOK_MINUTES,
+  ROUND_MINUTES,
+  lookTaskId,
+  looksAsked,
+  plannedPicks,
+  type PlantingOutlook,
+} from "~/core/garden";
 import { walkOf, type Errand, type Walk } from "~/core/rounds";
 import type { Planned } from "../planned";
 
-const LOOK_MINUTES = 0.7;
-
-/** The walk that the plan makes of a day: its picks and, today, the looks that are due and still fit. */
+/** The walk that the plan makes of a day: its picks and looks and, today, what else eyes could settle and still fits. */
 export function plannedWalk({ outlook, plan }: Planned, dayIndex: number): Walk {
   const wet = outlook.terms[dayIndex]?.wetAtStart ?? false;
   const walk = (errands: Errand[]) => walkOf(errands, wet, ROUND_MINUTES, BED_MINUTES);
@@ -12,28 +18,20 @@ export function plannedWalk({ outlook, plan }: Planned, dayIndex: number): Walk 
     const pick = plannedPicks(p, plan.picks).find((planned) => planned.day === dayIndex);
     return pick ? [errandOf(p, "pick", pick.minutes, pick.pieces)] : [];
   });
-  const looks = dayIndex === 0 ? looksDue(outlook.plantings, picks) : [];
+  const picked = new Set(picks.map((e) => e.plantingId));
+  const look = (p: PlantingOutlook) => errandOf(p, "look", LOOK_MINUTES, 0);
+  const planned = outlook.plantings.filter((p) => !picked.has(p.planting.id) && plan.picks[lookTaskId(p.planting.id)]?.includes(dayIndex)); // prettier-ignore
+  const asked = dayIndex > 0 ? [] : looksAsked(outlook.plantings).filter((p) => !picked.has(p.planting.id) && !planned.includes(p)); // prettier-ignore
   const budget = outlook.minutesFree[dayIndex] ?? 0;
   return walk(
-    looks.reduce((errands, look) => {
-      const longer = [...errands, look];
-      return walk(longer).minutes <= budget ? longer : errands;
-    }, picks),
+    asked.map(look).reduce(
+      (errands, errand) => {
+        const longer = [...errands, errand];
+        return walk(longer).minutes <= budget ? longer : errands;
+      },
+      [...picks, ...planned.map(look)],
+    ),
   );
-}
-
-/** Plantings whose state only a look can tell, likeliest to be going over first. */
-function looksDue(plantings: readonly PlantingOutlook[], picks: readonly Errand[]): Errand[] {
-  const picked = new Set(picks.map((e) => e.plantingId));
-  const over = (p: PlantingOutlook) => p.judgement.odds.slipping + p.judgement.odds.gone;
-  return plantings
-    .filter(
-      (p) =>
-        !picked.has(p.planting.id) &&
-        ["look now", "take today", "take some", "clear", "past"].includes(p.judgement.verdict.kind),
-    )
-    .sort((a, b) => over(b) - over(a))
-    .map((p) => errandOf(p, "look", LOOK_MINUTES, 0));
 }
 
 function errandOf(p: PlantingOutlook, doing: Errand["doing"], minutes: number, pieces: number): Errand {
