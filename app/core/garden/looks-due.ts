@@ -1,6 +1,7 @@
 import type { PlantingTask } from "../planner";
-import { oddsOn } from "../readiness";
+import { ROUND_LOOK, oddsOn, tellsHowFar } from "../readiness";
 import type { DayTerms } from "./day-terms";
+import type { LookTaken } from "./garden-state";
 import { BED_COST, EFFORT_PER_MINUTE, ERRAND_MINUTES, ROUND_COST } from "./plan-problem";
 import type { PlantingOutlook } from "./planting-outlook";
 import { standingPieces } from "./standing";
@@ -23,6 +24,12 @@ const LOOK = "#look";
 export const lookTaskId = (plantingId: string): string => `${plantingId}${LOOK}`;
 export const isLookTask = (taskId: string): boolean => taskId.endsWith(LOOK);
 
+/** Whether a look says how far it is: a bite, or a clean leaf, leaves that open. */
+function tells({ crop }: PlantingOutlook, look: LookTaken): boolean {
+  const cue = [ROUND_LOOK, ...crop.cues].find((c) => c.id === look.cueId);
+  return cue !== undefined && tellsHowFar({ cue, readingId: look.readingId, measuredMm: look.measuredMm });
+}
+
 /** What finding out so many days later than today that it was ready is expected to cost, kilograms of courgette. */
 function lateBy(p: PlantingOutlook, terms: readonly DayTerms[]): number[] {
   const { stages } = p.judgement;
@@ -35,7 +42,7 @@ function lateBy(p: PlantingOutlook, terms: readonly DayTerms[]): number[] {
     p.crop.mode === "once"
       ? (standingPieces(p.crop, p.planting, p.bears) * p.crop.pieceGrams.value * p.crop.worthPerKg.value) / 1000
       : Math.max(0, ...p.worth.map((w, n) => w / Math.max(0.2, ready(n))));
-  if (p.planting.looks.some((l) => l.takenOn === today)) return terms.map(() => 0);
+  if (p.planting.looks.some((l) => l.takenOn === today && tells(p, l))) return terms.map(() => 0);
   return terms.map((_, n) => stake * (1 - p.crop.worthPast.value) * Math.max(0, over(n) - over(0)));
 }
 
