@@ -1,6 +1,7 @@
 import { BED_MINUTES, ROUND_MINUTES } from "~/core/garden";
 import { minutesFor } from "~/core/garden/pick-effort";
 import { EFFORT_PER_MINUTE, ERRAND_MINUTES, planProblem } from "~/core/garden/plan-problem";
+import { SUPPRESSES } from "~/core/practice";
 import { solvePlan, type PlanProblem, type PlantingTask } from "~/core/planner";
 import type { SeasonGarden } from "./season-garden";
 import { SeasonWalk, type SeasonBrought } from "./season-walk";
@@ -14,7 +15,7 @@ const PART_OF_A_DAY = 0.6;
  *
  * @param from - day of the season with which it begins
  * @param days - how many it reaches over
- * @param last - day of the season on which each was last picked, −1 = never
+ * @param endShare - share of its worth that what is left after them counts for
  */
 export function trueProblem(walk: SeasonWalk, from: number, days: number, endShare: number): PlanProblem {
   const { garden } = walk;
@@ -60,7 +61,7 @@ function tasksOf(walk: SeasonWalk, n: number, from: number, minutes: number[], e
       endWorth: [endShare * Math.max(0, worth.at(-1)! - EFFORT_PER_MINUTE * need)],
     }));
   }
-  const suppresses = { yes: 0.35, slight: 0.15, no: 0 }[crop.suppressesWhenLeft.value];
+  const suppresses = SUPPRESSES[crop.suppressesWhenLeft.value];
   const cell = (row: number, t: number): { pieces: number; worth: number } => {
     let [pieces, worth, over] = [0, 0, 0];
     if (first + t < 0) return { pieces, worth };

@@ -12,4 +12,4 @@ export {
   type TruePlanting,
   type TruthInput,
 } from "./true-planting";
-export { LOST_TO, TrueStand, type BedCame, type LostTo, type SkyCame, type Taken } from "./true-stand";
+export { LOST_TO, SUPPRESSES, TrueStand, type BedCame, type LostTo, type SkyCame, type Taken } from "./true-stand";

@@ -46,7 +46,7 @@ const HAIL_LOSS: Partial<Record<Crop["group"], number>> = { leaf: 0.4, herb: 0.3
 /** Share lost on the second and each further day of lasting chill: our judgement. */
 const CHILL_LOSS = 0.06;
 /** Later pieces that do not come for each that hangs past its half: our judgement. */
-const SUPPRESSES = { yes: 0.35, slight: 0.15, no: 0 } as const;
+export const SUPPRESSES = { yes: 0.35, slight: 0.15, no: 0 } as const;
 /** Good young before it is nearly ready, where it wants thinning, as a share of what is nearly ready: our judgement. */
 const YOUNG_SHARE = 0.25;
 const SLOWEST_AGEING = 0.15;
