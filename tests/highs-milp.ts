@@ -63,7 +63,13 @@ export function milpOf(problem: PlanProblem): string {
     binaries.push(`y_${t}`);
     return [`${terms.join(" ")} ${term(problem.roundMinutes - problem.minutesFree[t]!, `y_${t}`)} <= 0`];
   });
+  const opened = new Set(binaries.filter((name) => name.startsWith("y_")));
+  const rounds = (problem.roundLimits ?? []).flatMap(({ from, to, most }) => {
+    const ys = Array.from({ length: to - from + 1 }, (_, k) => `y_${from + k}`).filter((y) => opened.has(y));
+    return ys.length > 0 ? [`${ys.join(" + ")} <= ${most}`] : [];
+  });
   const stores = [
+    ...rounds,
     ...kitchen.flatMap((terms, t) => problem.kitchenFree && terms.length > 0 ? [`${terms.join(" ")} <= ${problem.kitchenFree[t]}`] : []),
     ...curing.flatMap((terms) => problem.curingFree !== undefined && terms.length > 0 ? [`${terms.join(" ")} <= ${problem.curingFree}`] : []),
   ]; // prettier-ignore

@@ -71,6 +71,9 @@ export function planInstance(seed: number, plantings: number, horizon: number, h
   return hostile ? tightened(problem, random) : problem;
 }
 
+/** A limit on the rounds of each week. */
+const weeks = (horizon: number, most: number) => [...Array(Math.ceil(horizon / 7)).keys()].map((w) => ({ from: 7 * w, to: Math.min(horizon, 7 * w + 7) - 1, most })); // prettier-ignore
+
 /** The same garden with all limits tight. */
 function tightened(problem: PlanProblem, random: () => number): PlanProblem {
   const H = problem.days.length;
@@ -80,6 +83,7 @@ function tightened(problem: PlanProblem, random: () => number): PlanProblem {
     minutesFree: problem.minutesFree.map((m) => 0.8 * m),
     kitchenFree: problem.days.map(() => 1 + random() * problem.tasks.length * 0.35),
     curingFree: 0.5 + problem.tasks.length * 0.06,
+    ...(random() < 0.5 && { roundLimits: weeks(H, 1 + Math.floor(random() * 3)) }),
     tasks: problem.tasks.map((task) => {
       const perishable = random() < 0.5;
       const days = 5 + Math.floor(random() * 6);

@@ -18,8 +18,7 @@ interface Node {
 }
 
 /**
- * Tightens a bound by branching: the loosest branch is split in two, by a round that is walked or not, or a planting that
- * is picked on a day or not, and each half is bounded anew from where the prices stood. What no branch can beat, no plan
+ * Tightens a bound by branching: the loosest branch is split in two, by a planting that is picked on a day or not, and each half is bounded anew from where the prices stood. What no branch can beat, no plan
  * can. Best first, so that every split counts.
  *
  * @param lowerBound - worth of a plan already known

@@ -53,6 +53,10 @@ export function checkPlan(problem: PlanProblem, picks: Picks): PlanCheck {
       reasons.push(`day ${t} takes ${used.toFixed(1)} of ${problem.minutesFree[t]} minutes`);
     return used;
   });
+  for (const { from, to, most } of problem.roundLimits ?? []) {
+    const rounds = bedsOn.slice(from, to + 1).filter((beds) => beds.size > 0).length;
+    if (rounds > most) reasons.push(`${rounds} rounds from day ${from} to day ${to}, where ${most} are allowed`);
+  }
   kitchen.forEach((kg, t) => {
     const free = problem.kitchenFree?.[t] ?? Infinity;
     if (kg > free + 1e-6) reasons.push(`day ${t} brings ${kg.toFixed(1)} of ${free} kg to the kitchen`);

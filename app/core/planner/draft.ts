@@ -22,6 +22,7 @@ export class Draft {
   private readonly minutesLeft: Float64Array;
   private readonly kitchenLeft: Float64Array;
   private readonly curingLeft: Float64Array;
+  private readonly roundsLeft: Float64Array;
   private readonly calls: Int32Array;
   private readonly picksOn: Int32Array;
   private readonly value: Float64Array;
@@ -38,9 +39,10 @@ export class Draft {
     this.minutesLeft = model.minutesFree.slice();
     this.kitchenLeft = model.kitchenFree.slice();
     this.curingLeft = new Float64Array(H).fill(model.curingFree);
+    this.roundsLeft = model.mostRounds.slice();
     this.calls = new Int32Array(beds * H);
     this.picksOn = new Int32Array(H);
-    this.terms = dayTerms(H);
+    this.terms = { ...dayTerms(H), roundsLeft: this.roundsLeft };
     this.finder = new PathFinder(model);
     this.wanted = new Int32Array(H);
   }
@@ -66,9 +68,12 @@ export class Draft {
   /** Gives planting i, now without picks, these days if all of them fit. */
   keep(i: number, days: readonly number[]): boolean {
     const { horizon: H, rows, minutes, kitchen, area, cureDays, endWorth } = this.model;
+    const opened = new Int32Array(this.roundsLeft.length);
     let row = 0;
     for (const t of days) {
       const a = row * H + t;
+      const l = this.model.limitOf[t] ?? -1;
+      if (l >= 0 && this.picksOn[t] === 0 && ++opened[l]! > this.roundsLeft[l]!) return false;
       if (t < row || t >= H || minutes[i]![a]! > this.roomOn(i, t) + 1e-9 || kitchen[i]![a]! > this.kitchenLeft[t]! + 1e-9) return false; // prettier-ignore
       for (let d = t; d < Math.min(H, t + cureDays[i]!); d++) if (this.curingLeft[d]! + 1e-9 < area[i]!) return false;
       if (rows[i]! > 1) row = t + 1;
@@ -124,20 +129,22 @@ export class Draft {
       this.minutesLeft[t]! -= sign * this.model.minutes[i]![a]!;
       this.kitchenLeft[t]! -= sign * this.model.kitchen[i]![a]!;
       for (let d = t; d < Math.min(H, t + cureDays[i]!); d++) this.curingLeft[d]! -= sign * area[i]!;
-      this.toggle(this.picksOn, t, sign, t, problem.roundMinutes, problem.roundCost);
+      const limit = this.model.limitOf[t]!;
+      if (this.toggle(this.picksOn, t, sign, t, problem.roundMinutes, problem.roundCost) && limit >= 0) this.roundsLeft[limit]! -= sign; // prettier-ignore
       this.toggle(this.calls, bed + t, sign, t, problem.bedMinutes, problem.bedCost);
       if (rows[i]! > 1) row = t + 1;
     }
     return this.count[i] === 0 || rows[i]! > 1 ? value + this.model.endWorth[i]![row]! : value;
   }
 
-  /** The first pick of a round, or at a bed, pays its overheads. */
-  private toggle(counts: Int32Array, at: number, sign: 1 | -1, t: number, minutes: number, cost: number): void {
+  /** The first pick of a round, or at a bed, pays its overheads; whether this was the one. */
+  private toggle(counts: Int32Array, at: number, sign: 1 | -1, t: number, minutes: number, cost: number): boolean {
     const before = counts[at]!;
     counts[at] = before + sign;
-    if (before !== (sign > 0 ? 0 : 1)) return;
+    if (before !== (sign > 0 ? 0 : 1)) return false;
     this.minutesLeft[t]! -= sign * minutes;
     this.worth -= sign * cost;
+    return true;
   }
 
   /**
@@ -192,12 +199,15 @@ export class Draft {
 
   private setTerms(i: number, prices: DayPrices, share: number, shut: Uint8Array | undefined, alone: boolean): void {
     const { horizon: H, bedOf, problem, area, cureDays, minutesFree, kitchenFree } = this.model;
-    const { minutePrice, kitchenPrice, fixed, room, kitchenRoom } = this.terms;
+    const { minutePrice, kitchenPrice, fixed, room, kitchenRoom, opens } = this.terms;
     const bed = bedOf[i]! * H;
     for (let t = 0; t < H; t++) {
       minutePrice[t] = share * prices.minute[t]!;
       kitchenPrice[t] = share * prices.kitchen[t]!;
-      room[t] = shut?.[t] === 1 || minutesFree[t]! <= 0 ? -1 : alone ? minutesFree[t]! - problem.roundMinutes - problem.bedMinutes : this.roomOn(i, t); // prettier-ignore
+      const limit = this.model.limitOf[t]!;
+      opens[t] = this.picksOn[t] === 0 ? 1 : 0;
+      const none = opens[t] === 1 && limit >= 0 && this.roundsLeft[limit]! <= 0;
+      room[t] = shut?.[t] === 1 || none || minutesFree[t]! <= 0 ? -1 : alone ? minutesFree[t]! - problem.roundMinutes - problem.bedMinutes : this.roomOn(i, t); // prettier-ignore
       kitchenRoom[t] = alone ? kitchenFree[t]! : this.kitchenLeft[t]!;
       fixed[t] = (this.picksOn[t] === 0 ? problem.roundCost : 0) + (this.calls[bed + t] === 0 ? problem.bedCost : 0);
     }

@@ -15,7 +15,18 @@ export function firstDraft(model: PlanModel, from?: Picks): Draft {
   const all = [...model.bedOf.keys()];
   const isPinned = (i: number) => (tasks[i]!.pins?.length ?? 0) > 0;
   const order = [...all.filter(isPinned), ...all.filter((i) => !isPinned(i))];
-  const moved = order.filter((i) => !from || !draft.keep(i, from[tasks[i]!.id] ?? []));
+  // What must be picked takes its place before anything else does.
+  const held = new Set(
+    order.filter(
+      (i) =>
+        isPinned(i) &&
+        draft.keep(
+          i,
+          [...tasks[i]!.pins!].sort((a, b) => a - b),
+        ),
+    ),
+  );
+  const moved = order.filter((i) => !held.has(i) && (!from || !draft.keep(i, from[tasks[i]!.id] ?? [])));
   for (const i of moved) if (!draft.respond(i, none, 0) && !makeWay(draft, i, order)) throw new RangeError(`${tasks[i]!.id} cannot be picked on the days it must be, with what must be picked beside it`); // prettier-ignore
   for (const i of order) draft.respond(i, none, 0);
   return draft;

@@ -8,6 +8,8 @@ const HEAT = 0.05;
 const INSISTING = 0.4;
 /** Share of the other steps in which a day counts as opened already while they are put back. */
 const OPENING = 0.5;
+/** Share of the other steps that move a whole round, where rounds are counted. */
+const MOVING = 0.25;
 /** Prices are scaled at random up to this. */
 const MOST_SHARE = 1.3;
 
@@ -29,6 +31,8 @@ export class Improver {
   private readonly none: DayPrices;
   /** Days on which there are hands. */
   private readonly openDays: number[];
+  /** Where a round that is moved as a whole goes, −1 for none. */
+  private movesTo = -1;
   /** Days shut while what was taken out is put back. */
   private readonly shut: Uint8Array;
   readonly bestDays: Int32Array;
@@ -140,7 +144,7 @@ export class Improver {
     this.shuffle();
     const share = uniform() * MOST_SHARE;
     // A round, or a call at a bed, that pays for several together pays for none alone.
-    const openDay = shutDay < 0 && uniform() < OPENING ? this.aDay() : -1;
+    const openDay = this.movesTo >= 0 ? this.movesTo : shutDay < 0 && uniform() < OPENING ? this.aDay() : -1;
     for (let j = 0; j < this.outCount; j++) {
       if (!draft.respond(this.out[j]!, prices, share, shut, openDay)) return false;
     }
@@ -199,6 +203,15 @@ export class Improver {
   private choose(): number {
     const { draft, uniform, members } = this;
     const n = draft.model.plantings;
+    const counted = draft.model.mostRounds.length > 0;
+    this.movesTo = counted && uniform() < MOVING ? this.aDay() : -1;
+    if (this.movesTo >= 0) {
+      const left = this.aDay();
+      this.outCount = 0;
+      if (left !== this.movesTo) this.takeWhere(n, (i) => draft.isOn(i, left));
+      if (this.outCount > 0) return left;
+      this.movesTo = -1;
+    }
     const kind = uniform();
     const t = this.aDay();
     const most = Math.min(n, 2 + this.below(MOST_OUT - 1));

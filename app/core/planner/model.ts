@@ -22,8 +22,9 @@ export interface PlanModel {
   minutesFree: Float64Array;
   kitchenFree: Float64Array;
   curingFree: number;
-  /** 1 where a round is paid for whether it is used or not: a branch of the bound. */
-  mustOpen: Uint8Array;
+  /** Which limit on rounds day t falls under, −1 for none; and how many rounds each allows. */
+  limitOf: Int32Array;
+  mostRounds: Float64Array;
   problem: PlanProblem;
 }
 
@@ -57,11 +58,21 @@ export function planModel(problem: PlanProblem): PlanModel {
     minutesFree: Float64Array.from(problem.minutesFree),
     kitchenFree: Float64Array.from(problem.kitchenFree ?? new Array<number>(horizon).fill(Infinity)),
     curingFree: problem.curingFree ?? Infinity,
-    mustOpen: new Uint8Array(horizon),
+    ...roundLimits(problem),
     problem,
   };
   tasks.forEach((task, i) => shut(model, i, task));
   return model;
+}
+
+/** @throws {RangeError} when limits run backwards, into one another or beyond the last day */
+function roundLimits({ days, roundLimits = [] }: PlanProblem): Pick<PlanModel, "limitOf" | "mostRounds"> {
+  const limitOf = new Int32Array(days.length).fill(-1);
+  roundLimits.forEach(({ from, to }, l) => {
+    if (from > to || to >= days.length || from <= (roundLimits[l - 1]?.to ?? -1)) throw new RangeError("roundLimits: not in order, or beyond the last day"); // prettier-ignore
+    limitOf.fill(l, from, to + 1);
+  });
+  return { limitOf, mostRounds: Float64Array.from(roundLimits, (l) => l.most) };
 }
 
 function table(task: PlantingTask, horizon: number, what: "worth" | "minutes" | "kitchen"): Float64Array {
@@ -83,7 +94,7 @@ function shut(model: PlanModel, i: number, task: PlantingTask): void {
   for (let row = 0; row < model.rows[i]!; row++) {
     for (let t = row; t < H; t++) {
       const free = model.minutesFree[t]!;
-      const fits = free > 0 && minutes[row * H + t]! + overhead <= free + 1e-9 && model.kitchen[i]![row * H + t]! <= model.kitchenFree[t]! + 1e-9 && model.area[i]! <= model.curingFree + 1e-9; // prettier-ignore
+      const fits = free > 0 && (model.limitOf[t]! < 0 || model.mostRounds[model.limitOf[t]!]! > 0) && minutes[row * H + t]! + overhead <= free + 1e-9 && model.kitchen[i]![row * H + t]! <= model.kitchenFree[t]! + 1e-9 && model.area[i]! <= model.curingFree + 1e-9; // prettier-ignore
       const jumps = task.pins?.some((p) => (task.repeat ? p >= row && p < t : p !== t)) ?? false;
       if (!fits || jumps || task.bans?.includes(t)) minutes[row * H + t] = Infinity;
     }

@@ -29,6 +29,9 @@ export const PlantingTask = z.object({
 });
 export type PlantingTask = z.infer<typeof PlantingTask>;
 
+/** So many rounds at most on the days from `from` to `to`, both counted in: the household's word. */
+const RoundLimit = z.object({ from: DayIndex, to: DayIndex, most: z.number().int().min(0) });
+
 export const PlanProblem = z.object({
   days: z.array(IsoDay).min(1),
   /** Minutes of free hands each day; 0 when away. */
@@ -43,6 +46,8 @@ export const PlanProblem = z.object({
   kitchenFree: z.array(z.number().min(0)).optional(),
   /** m² to cure on, any day; left out = no limit. */
   curingFree: z.number().min(0).optional(),
+  /** In order, none over another; left out = no limit. */
+  roundLimits: z.array(RoundLimit).optional(),
   tasks: z.array(PlantingTask),
 });
 export type PlanProblem = z.infer<typeof PlanProblem>;

@@ -100,7 +100,8 @@ export function addCuring(model: PlanModel, i: number, curing: Float64Array, fix
  * calls at a bed; any prices ≥ 0 give a valid upper bound.
  *
  * UB = Σ longest path of each planting against the prices + Q · Σ curing prices
- *    + Σ over days max(0, −round + price · (minutes − overhead) + price · kg + Σ over beds max(0, links − call)).
+ *    + Σ over days max(0, −round + price · (minutes − overhead) + price · kg + Σ over beds max(0, links − call));
+ * of the days under a limit on rounds only the best ones count, as many as it allows.
  *
  * @param lowerBound - worth of a plan already known
  * @param iterations - budget; a run with the same budget repeats
@@ -118,7 +119,9 @@ export function relax(model: PlanModel, lowerBound: number, iterations: number, 
   const terms = dayTerms(H);
   const finder = new PathFinder(model);
   const linksAt = new Float64Array(beds * H);
-  const isCalled = new Uint8Array(beds);
+  const isCalled = new Uint8Array(beds * H);
+  const gain = new Float64Array(H);
+  const callsOn = new Int32Array(H);
   for (let t = 0; t < H; t++) if (minutesFree[t]! <= 0) terms.room[t] = -1;
   for (let k = 0; k < iterations; k++) {
     let bound = curingWorth(model, prices.curing);
@@ -156,17 +159,20 @@ export function relax(model: PlanModel, lowerBound: number, iterations: number, 
       if (kitchenFree[t]! < Infinity) day += prices.kitchen[t]! * kitchenFree[t]!;
       let called = 0;
       for (let b = 0; b < beds; b++) {
-        const gain = linksAt[b * H + t]! - mu * problem.bedMinutes - problem.bedCost;
-        isCalled[b] = gain > 0 ? 1 : 0;
-        if (gain <= 0) continue;
-        day += gain;
+        const call = linksAt[b * H + t]! - mu * problem.bedMinutes - problem.bedCost;
+        isCalled[b * H + t] = call > 0 ? 1 : 0;
+        if (call <= 0) continue;
+        day += call;
         called++;
       }
-      if (day <= 0 && !model.mustOpen[t]) continue;
-      bound += day;
-      minute.over[t]! -= minutesFree[t]! - problem.roundMinutes - called * problem.bedMinutes;
+      gain[t] = day;
+      callsOn[t] = called;
+    }
+    for (const t of walked(model, gain)) {
+      bound += gain[t]!;
+      minute.over[t]! -= minutesFree[t]! - problem.roundMinutes - callsOn[t]! * problem.bedMinutes;
       if (kitchenFree[t]! < Infinity) kitchen.over[t]! -= kitchenFree[t]!;
-      for (let i = 0; i < n; i++) if (isCalled[bedOf[i]!]) link.over[i * H + t]! -= 1;
+      for (let i = 0; i < n; i++) if (isCalled[bedOf[i]! * H + t]) link.over[i * H + t]! -= 1;
     }
     for (let t = 0; t < H; t++) if (kitchenFree[t] === Infinity) kitchen.over[t] = 0;
     const isBetter = bound < best.upperBound - 1e-9;
@@ -179,6 +185,14 @@ export function relax(model: PlanModel, lowerBound: number, iterations: number, 
     if (best.upperBound <= lowerBound || !ascent.move(bound, isBetter, lowerBound)) break;
   }
   return best;
+}
+
+/** Days whose round pays at these prices; under a limit on rounds the best of them. */
+function walked({ minutesFree, limitOf, mostRounds }: PlanModel, gain: Float64Array): number[] {
+  const pays = [...gain.keys()].filter((t) => minutesFree[t]! > 0 && gain[t]! > 0);
+  if (mostRounds.length === 0) return pays;
+  const left = mostRounds.slice();
+  return pays.sort((a, b) => gain[b]! - gain[a]!).filter((t) => limitOf[t]! < 0 || left[limitOf[t]!]!-- > 0);
 }
 
 const copyOf = (prices: DayPrices): DayPrices => ({ minute: prices.minute.slice(), kitchen: prices.kitchen.slice(), curing: prices.curing.slice() }); // prettier-ignore
