@@ -71,7 +71,7 @@ export function milpOf(problem: PlanProblem): string {
   const stores = [
     ...rounds,
     ...kitchen.flatMap((terms, t) => problem.kitchenFree && terms.length > 0 ? [`${terms.join(" ")} <= ${problem.kitchenFree[t]}`] : []),
-    ...curing.flatMap((terms) => problem.curingFree !== undefined && terms.length > 0 ? [`${terms.join(" ")} <= ${problem.curingFree}`] : []),
+    ...curing.flatMap((terms, t) => problem.curingFree !== undefined && terms.length > 0 ? [`${terms.join(" ")} <= ${[problem.curingFree].flat()[Array.isArray(problem.curingFree) ? t : 0]}`] : []),
   ]; // prettier-ignore
   const wrap = (lines: string[]) =>
     lines.map((line, k) => ` c${k}: ${line.replace(/(.{180}\S*) /g, "$1\n   ")}`).join("\n");

@@ -71,6 +71,9 @@ export function planInstance(seed: number, plantings: number, horizon: number, h
   return hostile ? tightened(problem, random) : problem;
 }
 
+/** m² to cure on: the same every day, or less while something lies there. */
+const racks = (horizon: number, free: number, random: () => number) => random() < 0.5 ? free : Array.from({ length: horizon }, (_, t) => (t < 3 ? 0.4 * free : free)); // prettier-ignore
+
 /** A limit on the rounds of each week. */
 const weeks = (horizon: number, most: number) => [...Array(Math.ceil(horizon / 7)).keys()].map((w) => ({ from: 7 * w, to: Math.min(horizon, 7 * w + 7) - 1, most })); // prettier-ignore
 
@@ -82,7 +85,7 @@ function tightened(problem: PlanProblem, random: () => number): PlanProblem {
     ...problem,
     minutesFree: problem.minutesFree.map((m) => 0.8 * m),
     kitchenFree: problem.days.map(() => 1 + random() * problem.tasks.length * 0.35),
-    curingFree: 0.5 + problem.tasks.length * 0.06,
+    curingFree: racks(H, 0.5 + problem.tasks.length * 0.06, random),
     ...(random() < 0.5 && { roundLimits: weeks(H, 1 + Math.floor(random() * 3)) }),
     tasks: problem.tasks.map((task) => {
       const perishable = random() < 0.5;

@@ -3,9 +3,10 @@ import { z } from "zod";
 import type { Route } from "./+types/planting";
 import { fieldErrors, type FieldErrors } from "~/core/issues";
 import { PlantingForm, editPlanting, removePlanting } from "~/services/beds/edit-planting.server";
-import { plantingLife, plantingPage } from "~/services/beds/planting-page.server";
+import { plantingLife, plantingPage, plantingWanted } from "~/services/beds/planting-page.server";
 import { endSeason, reopenSeason, undoNextCrop } from "~/services/beds/seasons.server";
 import { TreatmentForm, logTreatment, undoTreatment } from "~/services/beds/treatments.server";
+import { WantedForm, unwant, wantOn } from "~/services/beds/wanted-days.server";
 import { todayOf } from "~/services/garden/clock.server";
 import { knownGarden } from "~/services/garden/known-garden.server";
 import { whenPlanned } from "~/services/garden/when-planned.server";
@@ -20,11 +21,14 @@ export async function loader({ request, params }: Route.LoaderArgs) {
   const { db, garden } = knownGarden();
   const page = plantingPage(db, garden, params.plantingId);
   if (!page) throw data("This planting is no longer there.", { status: 404 });
-  const life = await whenPlanned(request, db, garden, () => plantingLife(db, garden, params.plantingId));
-  return { ...page, life };
+  const planned = await whenPlanned(request, db, garden, () => ({
+    life: plantingLife(db, garden, params.plantingId),
+    wanted: plantingWanted(db, garden, params.plantingId),
+  }));
+  return { ...page, ...planned };
 }
 
-const Intent = z.enum(["save", "finish", "over", "reopen", "back", "remove", "log treatment", "withdraw treatment", "restore treatment"]); // prettier-ignore
+const Intent = z.enum(["save", "finish", "over", "reopen", "back", "remove", "log treatment", "withdraw treatment", "restore treatment", "want", "unwant"]); // prettier-ignore
 
 export const action = wholeOrTold(async ({ request, params }: Route.ActionArgs) => {
   const { db, garden } = knownGarden();
@@ -65,6 +69,14 @@ export const action = wholeOrTold(async ({ request, params }: Route.ActionArgs) 
       const logged = logTreatment(db, garden, told.data);
       if (logged.status === "refused") return refuse(logged.errors);
       return fine(`Logged: no pick before ${sayDay(logged.until, today)}.`);
+    }
+    case "unwant":
+      return unwant(db, plantingId, String(fields.wantedId)) ? fine("Taken back.") : refuse({ form: "This wish is no longer there." }); // prettier-ignore
+    case "want": {
+      const told = WantedForm.safeParse({ ...fields, plantingId });
+      if (!told.success) return refuse(fieldErrors(told.error));
+      const outcome = wantOn(db, garden, told.data);
+      return outcome.status === "refused" ? refuse(outcome.errors) : fine("Noted; the plan is made anew.");
     }
     case "save": {
       const form = PlantingForm.safeParse({ ...fields, plantingId });

@@ -66,6 +66,8 @@ test("a planting cannot start tomorrow; one with nothing picked can be removed",
     schoolOption: null,
     forSeed: false,
     bedNeededOn: null,
+    matters: "usual" as const,
+    eats: "",
   };
   expect(editPlanting(db, garden, { ...facts, startedOn: "2099-01-01" })).toMatchObject({ status: "refused" });
   expect(editPlanting(db, garden, { ...facts, startedOn: "2026-05-01" })).toEqual({ status: "saved" });

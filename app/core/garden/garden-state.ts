@@ -3,6 +3,7 @@ import { IsoDay } from "../calendar";
 import { StartEvent, Variety } from "../crops";
 import { SHARE_WORDS, SHARE_WORD_LIST } from "../readiness";
 import { DayNow, HandsRules } from "../hands";
+import { HouseholdLimits } from "./household-limits";
 import { BedKind, CoverNight, Treatment } from "../hazards";
 import { START_STANDINGS, SeasonCrop } from "../seasons";
 import { DailyWeather, ForecastError, HourTold, PlaceClimate } from "../weather";
@@ -39,6 +40,19 @@ export const PickMade = z.object({
   tookAll: z.boolean(),
 });
 
+export const MATTERS = ["little", "usual", "much"] as const;
+
+/** What the household wishes of one planting. */
+export const PlantingWishes = z.object({
+  /** How much it matters against the others. */
+  matters: z.enum(MATTERS).default("usual"),
+  /** Of what keeps giving: what the household eats of it in a week, g; null = all that comes. */
+  eatsGrams: z.number().positive().max(100_000).nullable().default(null),
+  /** Days on which it is to be picked. */
+  pickOn: z.array(IsoDay).default([]),
+});
+export type PlantingWishes = z.infer<typeof PlantingWishes>;
+
 /** A planting in its open season. */
 export const PlantingState = z.object({
   id: z.string(),
@@ -70,6 +84,7 @@ export const PlantingState = z.object({
   /** Told today: its leaves are wet. */
   leavesWet: z.boolean().default(false),
   bedNeededOn: IsoDay.nullable().default(null),
+  wishes: PlantingWishes.optional(),
   treatments: z.array(Treatment).default([]),
 });
 export type PlantingState = z.infer<typeof PlantingState>;
@@ -127,6 +142,8 @@ export const GardenState = z.object({
   forecastError: ForecastError.nullable().default(null),
   covers: z.array(CoverNight).default([]),
   ...HandsRules.shape,
+  /** What the household can and wants beside its hours. */
+  limits: HouseholdLimits.optional(),
   /** How far today has gone; null for a day looked at as a whole. */
   now: DayNow.nullable().default(null),
   varieties: z.array(Variety).default([]),

@@ -1,4 +1,13 @@
-export { BedState, FirstPickMade, GardenState, LookTaken, PickMade, PlantingState } from "./garden-state";
+export {
+  BedState,
+  FirstPickMade,
+  GardenState,
+  LookTaken,
+  MATTERS,
+  PickMade,
+  PlantingState,
+  PlantingWishes,
+} from "./garden-state";
 export { BED_MINUTES, ROUND_MINUTES } from "./plan-problem";
 export { HORIZON_DAYS, lookAhead, type GardenOutlook, type KeptOutlooks } from "./look-ahead";
 export { lastDayOf, type GardenSky } from "./garden-sky";
@@ -10,5 +19,7 @@ export { isThreat, type BedOdds, type Hazard, type HazardAct, type HazardKind, t
 export { hazardsAhead } from "./hazards-ahead";
 export { seasonLife, type SeasonLife } from "./season-life";
 export { LOOK_MINUTES, isLookTask, lookTaskId, looksAsked } from "./looks-due";
+export { HouseholdLimits, rackFor } from "./household-limits";
+export { type WantBlock, type WantedDay } from "./wanted-days";
 export { isCounted } from "./is-counted";
 export { type BanReason } from "./pick-bans";

@@ -8,12 +8,17 @@ import { dayTerms, handsAhead, type DayTerms } from "./day-terms";
 import { learnerOf } from "./first-picks";
 import { gardenSky, type GardenSky } from "./garden-sky";
 import type { GardenState, PlantingState } from "./garden-state";
+import { HouseholdLimits, limitsOfPlan } from "./household-limits";
+import { asTheHouseholdWants } from "./household-parts";
 import { withLook } from "./looks-due";
 import { planProblem } from "./plan-problem";
+import { withWanted, type WantedDay } from "./wanted-days";
 import { yieldLearnerOf } from "./season-yields";
 import { plantingOutlook, type PlantingOutlook, type PlantingSetting } from "./planting-outlook";
 
 export const HORIZON_DAYS = 14;
+
+const NO_LIMITS = HouseholdLimits.parse({});
 
 /** A garden looked ahead, as plain data: it can be sent to a worker or kept. */
 export interface GardenOutlook extends GardenSky {
@@ -27,6 +32,8 @@ export interface GardenOutlook extends GardenSky {
   covers: CoverNight[];
   plantings: PlantingOutlook[];
   problem: PlanProblem;
+  /** Days that the household asked for, and what blocks those that cannot be. */
+  wanted: WantedDay[];
 }
 
 /** What was worked out before, kept while what it hangs on stands. */
@@ -54,6 +61,7 @@ export function lookAhead(
 ): GardenOutlook {
   const sky = keptSky(garden, horizonDays, kept);
   const terms = keptTerms(garden, sky, kept);
+  const limits = garden.limits ?? NO_LIMITS;
   const taughtBefore = keptTaught(sky, catalogue, kept);
   const learner = learnerOf(garden, catalogue, sky.normals, taughtBefore.picks);
   const yields = yieldLearnerOf(garden, catalogue, sky.normals, taughtBefore.yields);
@@ -71,19 +79,23 @@ export function lookAhead(
     };
     const taught = garden.firstPicks.filter((f) => f.cropId === crop.id);
     const bears = yields(crop, planting.variety);
-    const key = JSON.stringify([planting, bed, around.variety, around.schools, around.covers, taught, bears]);
+    const key = JSON.stringify([planting, bed, limits, around.variety, around.schools, around.covers, taught, bears]);
     return keptOutlook(
       kept,
       key,
       planting,
       crop,
       terms,
+      limits,
       () =>
       plantingOutlook(planting, { ...around, bears, learnt: learner(crop.id, planting.variety) } satisfies PlantingSetting, sky, terms), // prettier-ignore
     );
   });
   for (const id of kept.plantings.keys()) if (!garden.plantings.some((p) => p.id === id)) kept.plantings.delete(id);
   const minutesFree = terms.map((t) => t.minutes);
+  const walked = new Set(garden.plantings.flatMap((p) => p.picks.map((m) => m.pickedOn)));
+  const ofPlan = limitsOfPlan(limits, sky.days, walked);
+  const tasks = [...plantings.flatMap((p) => p.parts.map((part) => part.task)), ...plantings.flatMap((p) => p.look ?? [])]; // prettier-ignore
   return {
     ...sky,
     normalYears: sky.normals.years,
@@ -93,10 +105,7 @@ export function lookAhead(
     trips: garden.trips,
     covers: garden.covers,
     plantings,
-    problem: planProblem(sky.days, minutesFree, [
-      ...plantings.flatMap((p) => p.parts.map((part) => part.task)),
-      ...plantings.flatMap((p) => p.look ?? []),
-    ]),
+    ...withWanted({ ...planProblem(sky.days, minutesFree, tasks), ...ofPlan }, plantings),
   };
 }
 
@@ -136,12 +145,13 @@ function keptOutlook(
   planting: PlantingState,
   crop: Crop,
   terms: DayTerms[],
+  limits: HouseholdLimits,
   work: () => PlantingOutlook,
 ): PlantingOutlook {
   const known = kept.plantings.get(planting.id);
   // The terms hang on the sky: where they stand, it does.
   if (known?.key === key && known.crop === crop && known.terms === terms) return known.outlook;
-  const outlook = withLook(work(), terms);
+  const outlook = withLook(asTheHouseholdWants(work(), limits, terms.map((t) => t.day)), terms); // prettier-ignore
   kept.plantings.set(planting.id, { key, crop, terms, outlook });
   return outlook;
 }

@@ -1,7 +1,11 @@
 import type { Picks, PlanProblem } from "./problem";
 
 export type PlanCheck =
-  { status: "allowed"; worth: number; minutesUsed: number[] } | { status: "not allowed"; reasons: string[] };
+  | { status: "allowed"; worth: number; minutesUsed: number[] }
+  | { status: "not allowed"; reasons: string[]; broken: PlanLimit[] };
+
+/** What a plan may break: limits of the household, or what a planting itself allows. */
+export type PlanLimit = "minutes" | "rounds" | "kitchen" | "curing" | "planting";
 
 /**
  * Is this plan allowed, and what is it worth? Knows the problem only and shares nothing with the solver.
@@ -10,6 +14,11 @@ export type PlanCheck =
  */
 export function checkPlan(problem: PlanProblem, picks: Picks): PlanCheck {
   const reasons: string[] = [];
+  const broken = new Set<PlanLimit>();
+  const breaks = (limit: PlanLimit, reason: string) => {
+    reasons.push(reason);
+    broken.add(limit);
+  };
   const horizon = problem.days.length;
   let worth = 0;
   const handwork = new Array<number>(horizon).fill(0);
@@ -17,23 +26,23 @@ export function checkPlan(problem: PlanProblem, picks: Picks): PlanCheck {
   const curing = new Array<number>(horizon).fill(0);
   const bedsOn = Array.from({ length: horizon }, () => new Set<string>());
   for (const id of Object.keys(picks))
-    if (!problem.tasks.some((t) => t.id === id)) reasons.push(`${id} is not in the problem`);
+    if (!problem.tasks.some((t) => t.id === id)) breaks("planting", `${id} is not in the problem`);
   for (const task of problem.tasks) {
     const days = picks[task.id] ?? [];
     if (!task.repeat && days.length > 1) {
-      reasons.push(`${task.id} is picked ${days.length} times`);
+      breaks("planting", `${task.id} is picked ${days.length} times`);
       continue;
     }
-    for (const t of task.pins ?? []) if (!days.includes(t)) reasons.push(`${task.id} is not picked on day ${t}, where it must be`); // prettier-ignore
+    for (const t of task.pins ?? []) if (!days.includes(t)) breaks("planting", `${task.id} is not picked on day ${t}, where it must be`); // prettier-ignore
     let row = 0;
     for (const t of days) {
-      if (task.bans?.includes(t)) reasons.push(`${task.id} is banned on day ${t}`);
+      if (task.bans?.includes(t)) breaks("planting", `${task.id} is banned on day ${t}`);
       if (!Number.isInteger(t) || t < 0 || t >= horizon || t < row) {
-        reasons.push(`${task.id} is picked on day ${t} after day ${row - 1}`);
+        breaks("planting", `${task.id} is picked on day ${t} after day ${row - 1}`);
         continue;
       }
       const minutes = task.minutes[row]![t] ?? null;
-      if (minutes === null) reasons.push(`${task.id} may not be picked on day ${t}`);
+      if (minutes === null) breaks("planting", `${task.id} may not be picked on day ${t}`);
       worth += task.worth[row]![t]!;
       handwork[t]! += minutes ?? 0;
       kitchen[t]! += task.kitchen?.[row]?.[t] ?? 0;
@@ -50,20 +59,23 @@ export function checkPlan(problem: PlanProblem, picks: Picks): PlanCheck {
     worth -= problem.roundCost + beds * problem.bedCost;
     const used = m + problem.roundMinutes + beds * problem.bedMinutes;
     if (used > problem.minutesFree[t]! + 1e-6)
-      reasons.push(`day ${t} takes ${used.toFixed(1)} of ${problem.minutesFree[t]} minutes`);
+      breaks("minutes", `day ${t} takes ${used.toFixed(1)} of ${problem.minutesFree[t]} minutes`);
     return used;
   });
   for (const { from, to, most } of problem.roundLimits ?? []) {
     const rounds = bedsOn.slice(from, to + 1).filter((beds) => beds.size > 0).length;
-    if (rounds > most) reasons.push(`${rounds} rounds from day ${from} to day ${to}, where ${most} are allowed`);
+    if (rounds > most) breaks("rounds", `${rounds} rounds from day ${from} to day ${to}, where ${most} are allowed`);
   }
   kitchen.forEach((kg, t) => {
     const free = problem.kitchenFree?.[t] ?? Infinity;
-    if (kg > free + 1e-6) reasons.push(`day ${t} brings ${kg.toFixed(1)} of ${free} kg to the kitchen`);
+    if (kg > free + 1e-6) breaks("kitchen", `day ${t} brings ${kg.toFixed(1)} of ${free} kg to the kitchen`);
   });
   curing.forEach((area, t) => {
-    const free = problem.curingFree ?? Infinity;
-    if (area > free + 1e-6) reasons.push(`day ${t} cures on ${area.toFixed(1)} of ${free} m²`);
+    const racks = problem.curingFree ?? Infinity;
+    const free = typeof racks === "number" ? racks : (racks[t] ?? 0);
+    if (area > free + 1e-6) breaks("curing", `day ${t} cures on ${area.toFixed(1)} of ${free} m²`);
   });
-  return reasons.length > 0 ? { status: "not allowed", reasons } : { status: "allowed", worth, minutesUsed };
+  return reasons.length > 0
+    ? { status: "not allowed", reasons, broken: [...broken] }
+    : { status: "allowed", worth, minutesUsed };
 }

@@ -38,7 +38,7 @@ export class Draft {
     this.worth = this.value.reduce((sum, v) => sum + v, 0);
     this.minutesLeft = model.minutesFree.slice();
     this.kitchenLeft = model.kitchenFree.slice();
-    this.curingLeft = new Float64Array(H).fill(model.curingFree);
+    this.curingLeft = model.curingFree.slice();
     this.roundsLeft = model.mostRounds.slice();
     this.calls = new Int32Array(beds * H);
     this.picksOn = new Int32Array(H);

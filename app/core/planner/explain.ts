@@ -5,11 +5,18 @@ import { solvePlan, type Plan, type SolveBudget } from "./solve";
 /** A planting that the plan leaves worse off than hands without limit would, and what would save it. */
 export interface Loser {
   id: string;
-  /** Worth lost against unlimited minutes on the days at home. */
+  /** Worth lost against unlimited minutes on the days at home, and no limit on rounds, kitchen and racks. */
   lost: number;
   /** The smallest help found; null when none of those tried helps. */
-  saver: { day: number; extraMinutes: number; gain: number } | null;
+  saver: Saver | null;
 }
+
+/** Minutes more on a day, one round more on it, or a limit less. */
+export type Saver = { gain: number } & (
+  | { help: "minutes"; day: number; extraMinutes: number }
+  | { help: "round"; day: number }
+  | { help: "kitchen" | "racks" }
+);
 
 /** Lost worth that is worth a sentence (the worth of 150 g of courgette): our judgement. */
 const WORTH_TELLING = 0.15;
@@ -35,7 +42,8 @@ function worthOf(problem: PlanProblem, picks: Picks, id: string): number {
  * @returns losers, dearest first
  */
 export function losersOf(problem: PlanProblem, plan: Plan, budget: SolveBudget): Loser[] {
-  const freer = { ...problem, minutesFree: problem.minutesFree.map((m) => (m > 0 ? m + 24 * 60 : 0)) };
+  const { roundLimits: _, kitchenFree: __, curingFree: ___, ...unlimited } = problem;
+  const freer = { ...unlimited, minutesFree: problem.minutesFree.map((m) => (m > 0 ? m + 24 * 60 : 0)) };
   const ideal = solvePlan(freer, budget);
   const losers = problem.tasks
     .map((task) => ({
@@ -54,16 +62,37 @@ function saverOf(
   loser: { id: string; lost: number },
   budget: SolveBudget,
 ) {
-  const days = new Set(ideal[loser.id] ?? []);
+  for (const { problem: helped, saver } of helps(problem, new Set(ideal[loser.id] ?? []))) {
+    const again = solvePlan(helped, { ...budget, relaxIterations: 30, cycles: 1 });
+    const saved = worthOf(problem, again.picks, loser.id) - worthOf(problem, plan.picks, loser.id);
+    const gain = again.worth - plan.worth;
+    if (saved > loser.lost * 0.6 && gain > 0) return { ...saver, gain };
+  }
+  return null;
+}
+
+type Help = {
+  problem: PlanProblem;
+  saver: Saver extends infer S ? (S extends unknown ? Omit<S, "gain"> : never) : never;
+};
+
+/** Helps to try, the smallest first: a little more time, one round more, then a limit less. */
+function* helps(problem: PlanProblem, days: ReadonlySet<number>): Generator<Help> {
   for (const extraMinutes of EXTRA_MINUTES)
     for (const day of days) {
-      const helped = { ...problem, minutesFree: problem.minutesFree.map((m, t) => (t === day ? m + extraMinutes : m)) };
-      const again = solvePlan(helped, { ...budget, relaxIterations: 30, cycles: 1 });
-      const saved = worthOf(problem, again.picks, loser.id) - worthOf(problem, plan.picks, loser.id);
-      const gain = again.worth - plan.worth;
-      if (saved > loser.lost * 0.6 && gain > 0) return { day, extraMinutes, gain };
+      const minutesFree = problem.minutesFree.map((m, t) => (t === day ? m + extraMinutes : m));
+      yield { problem: { ...problem, minutesFree }, saver: { help: "minutes", day, extraMinutes } };
     }
-  return null;
+  for (const day of days) {
+    const { roundLimits = [] } = problem;
+    if (!roundLimits.some((l) => l.from <= day && day <= l.to)) continue;
+    const more = roundLimits.map((l) => (l.from <= day && day <= l.to ? { ...l, most: l.most + 1 } : l));
+    yield { problem: { ...problem, roundLimits: more }, saver: { help: "round", day } };
+  }
+  const { kitchenFree, curingFree, ...rest } = problem;
+  if (kitchenFree) yield { problem: { ...rest, ...(curingFree !== undefined && { curingFree }) }, saver: { help: "kitchen" } }; // prettier-ignore
+  if (curingFree !== undefined)
+    yield { problem: { ...rest, ...(kitchenFree && { kitchenFree }) }, saver: { help: "racks" } };
 }
 
 /**

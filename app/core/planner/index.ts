@@ -1,5 +1,5 @@
-export { checkPlan, type PlanCheck } from "./check";
-export { losersOf, moveCosts, type Loser } from "./explain";
+export { checkPlan, type PlanCheck, type PlanLimit } from "./check";
+export { losersOf, moveCosts, type Loser, type Saver } from "./explain";
 export { PlanProblem, PlantingTask, type Picks } from "./problem";
 export {
   improvingPlan,

@@ -21,7 +21,7 @@ export interface PlanModel {
   stake: Float64Array;
   minutesFree: Float64Array;
   kitchenFree: Float64Array;
-  curingFree: number;
+  curingFree: Float64Array;
   /** Which limit on rounds day t falls under, −1 for none; and how many rounds each allows. */
   limitOf: Int32Array;
   mostRounds: Float64Array;
@@ -57,12 +57,18 @@ export function planModel(problem: PlanProblem): PlanModel {
     stake: Float64Array.from(tasks, (t) => t.worth.flat().reduce((a, b) => Math.max(a, b), 0)),
     minutesFree: Float64Array.from(problem.minutesFree),
     kitchenFree: Float64Array.from(problem.kitchenFree ?? new Array<number>(horizon).fill(Infinity)),
-    curingFree: problem.curingFree ?? Infinity,
+    curingFree: curingFreeOf(problem),
     ...roundLimits(problem),
     problem,
   };
   tasks.forEach((task, i) => shut(model, i, task));
   return model;
+}
+
+function curingFreeOf({ days, curingFree = Infinity }: PlanProblem): Float64Array {
+  if (typeof curingFree === "number") return new Float64Array(days.length).fill(curingFree);
+  if (curingFree.length !== days.length) throw new RangeError("curingFree: not one entry a day");
+  return Float64Array.from(curingFree);
 }
 
 /** @throws {RangeError} when limits run backwards, into one another or beyond the last day */
@@ -84,6 +90,12 @@ function table(task: PlantingTask, horizon: number, what: "worth" | "minutes" | 
   return Float64Array.from((rows as (number | null)[][]).flat(), (x) => x ?? Infinity);
 }
 
+/** Whether a pick of planting i on day t finds space to cure while nothing else cures. */
+function hasRacks({ horizon, area, cureDays, curingFree }: PlanModel, i: number, t: number): boolean {
+  for (let d = t; d < Math.min(horizon, t + cureDays[i]!); d++) if (area[i]! > curingFree[d]! + 1e-9) return false;
+  return true;
+}
+
 /** Shuts what is banned, what jumps over a pin, and what could not fit if it were the only pick of its day. */
 function shut(model: PlanModel, i: number, task: PlantingTask): void {
   const { horizon: H, problem } = model;
@@ -94,7 +106,7 @@ function shut(model: PlanModel, i: number, task: PlantingTask): void {
   for (let row = 0; row < model.rows[i]!; row++) {
     for (let t = row; t < H; t++) {
       const free = model.minutesFree[t]!;
-      const fits = free > 0 && (model.limitOf[t]! < 0 || model.mostRounds[model.limitOf[t]!]! > 0) && minutes[row * H + t]! + overhead <= free + 1e-9 && model.kitchen[i]![row * H + t]! <= model.kitchenFree[t]! + 1e-9 && model.area[i]! <= model.curingFree + 1e-9; // prettier-ignore
+      const fits = free > 0 && (model.limitOf[t]! < 0 || model.mostRounds[model.limitOf[t]!]! > 0) && minutes[row * H + t]! + overhead <= free + 1e-9 && model.kitchen[i]![row * H + t]! <= model.kitchenFree[t]! + 1e-9 && hasRacks(model, i, t); // prettier-ignore
       const jumps = task.pins?.some((p) => (task.repeat ? p >= row && p < t : p !== t)) ?? false;
       if (!fits || jumps || task.bans?.includes(t)) minutes[row * H + t] = Infinity;
     }

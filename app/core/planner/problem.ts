@@ -44,8 +44,8 @@ export const PlanProblem = z.object({
   bedCost: z.number().min(0),
   /** Kg that the kitchen can deal with each day; left out = no limit. */
   kitchenFree: z.array(z.number().min(0)).optional(),
-  /** m² to cure on, any day; left out = no limit. */
-  curingFree: z.number().min(0).optional(),
+  /** m² to cure on, any day or day by day; left out = no limit. */
+  curingFree: z.union([z.number().min(0), z.array(z.number().min(0))]).optional(),
   /** In order, none over another; left out = no limit. */
   roundLimits: z.array(RoundLimit).optional(),
   tasks: z.array(PlantingTask),

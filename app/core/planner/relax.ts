@@ -83,8 +83,7 @@ export function usual(tables: Iterable<Float64Array>): number {
 
 /** What the days offer at some prices: curing space by the m², and its limit. */
 export function curingWorth(model: PlanModel, curing: Float64Array): number {
-  if (model.curingFree === Infinity) return 0;
-  return model.curingFree * curing.reduce((sum, p) => sum + p, 0);
+  return curing.reduce((sum, p, t) => (model.curingFree[t] === Infinity ? sum : sum + p * model.curingFree[t]!), 0);
 }
 
 /** Adds the price of the curing space that planting i's pick of each day would take. */
@@ -99,7 +98,7 @@ export function addCuring(model: PlanModel, i: number, curing: Float64Array, fix
  * Lagrangian relaxation of the minutes and kitchen of each day, of the curing space and of the links between picks and
  * calls at a bed; any prices ≥ 0 give a valid upper bound.
  *
- * UB = Σ longest path of each planting against the prices + Q · Σ curing prices
+ * UB = Σ longest path of each planting against the prices + Σ curing prices · m²
  *    + Σ over days max(0, −round + price · (minutes − overhead) + price · kg + Σ over beds max(0, links − call));
  * of the days under a limit on rounds only the best ones count, as many as it allows.
  *
@@ -131,7 +130,7 @@ export function relax(model: PlanModel, lowerBound: number, iterations: number, 
     for (let j = 0; j < best.share.length; j++) best.share[j]! *= 1 - forgetting;
     minute.over.fill(0);
     kitchen.over.fill(0);
-    curing.over.fill(curingFree === Infinity ? 0 : -curingFree);
+    curingFree.forEach((free, t) => (curing.over[t] = free === Infinity ? 0 : -free));
     link.over.fill(0);
     linksAt.fill(0);
     terms.minutePrice.set(prices.minute);
@@ -174,7 +173,10 @@ export function relax(model: PlanModel, lowerBound: number, iterations: number, 
       if (kitchenFree[t]! < Infinity) kitchen.over[t]! -= kitchenFree[t]!;
       for (let i = 0; i < n; i++) if (isCalled[bedOf[i]! * H + t]) link.over[i * H + t]! -= 1;
     }
-    for (let t = 0; t < H; t++) if (kitchenFree[t] === Infinity) kitchen.over[t] = 0;
+    for (let t = 0; t < H; t++) {
+      if (kitchenFree[t] === Infinity) kitchen.over[t] = 0;
+      if (curingFree[t] === Infinity) curing.over[t] = 0;
+    }
     const isBetter = bound < best.upperBound - 1e-9;
     if (isBetter) {
       best.upperBound = bound;

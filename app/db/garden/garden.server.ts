@@ -9,8 +9,12 @@ export function theGarden(db: Db): GardenRow | undefined {
   return db.select().from(garden).get();
 }
 
-export function insertGarden(db: Db, row: Omit<GardenRow, "id">): void {
+export function insertGarden(db: Db, row: Omit<typeof garden.$inferInsert, "id">): void {
   db.insert(garden).values({ id: 1, ...row }).run(); // prettier-ignore
+}
+
+export function setHouseholdLimits(db: Db, limits: Pick<GardenRow, "roundsAWeek" | "kitchenKg" | "racksM2">): void {
+  db.update(garden).set(limits).where(eq(garden.id, 1)).run();
 }
 
 export function setDemoDay(db: Db, demoDay: string): void {

@@ -1,8 +1,18 @@
 import { groupBy } from "es-toolkit";
-import { asc, desc, eq, inArray } from "drizzle-orm";
+import { and, asc, desc, eq, inArray, isNull, sql } from "drizzle-orm";
 import { HARVEST_KINDS, type Movement } from "~/core/ledger";
 import type { Db } from "../db.server";
-import { lot, movement, weighing, weighingContainer, type LotRow, type MovementRow } from "../schema/index.server";
+import {
+  lot,
+  movement,
+  pick,
+  planting,
+  season,
+  weighing,
+  weighingContainer,
+  type LotRow,
+  type MovementRow,
+} from "../schema/index.server";
 
 export type { LotRow, MovementRow };
 
@@ -28,6 +38,25 @@ export function lotsOfPicks(db: Db, pickIds: readonly string[]): LotRow[] {
 }
 
 const lotIdsOf = (db: Db, pickIds: readonly string[]) => db.select({ id: lot.id }).from(lot).where(inArray(lot.pickId, [...pickIds])); // prettier-ignore
+
+/** Lots that are out to cure, with what is in them now. */
+export function curingLots(db: Db) {
+  return db
+    .select({
+      cropId: planting.cropId,
+      pickedOn: pick.pickedOn,
+      grams: sql<number>`coalesce(sum(${movement.grams}), 0)`,
+      pieces: sql<number>`coalesce(sum(${movement.pieces}), 0)`,
+    })
+    .from(lot)
+    .innerJoin(pick, eq(lot.pickId, pick.id))
+    .innerJoin(season, eq(pick.seasonId, season.id))
+    .innerJoin(planting, eq(season.plantingId, planting.id))
+    .innerJoin(movement, eq(movement.lotId, lot.id))
+    .where(and(eq(lot.fate, "cure"), isNull(pick.withdrawnAt)))
+    .groupBy(lot.id)
+    .all();
+}
 
 /** Writes movements in their order, as of when they were done. */
 export function insertMovements(db: Db, rows: readonly Movement[], loggedAt = new Date().toISOString()): void {

@@ -1,6 +1,7 @@
 import { sql } from "drizzle-orm";
 import { check, index, integer, real, sqliteTable, text, uniqueIndex } from "drizzle-orm/sqlite-core";
 import { START_EVENTS } from "~/core/crops";
+import { MATTERS } from "~/core/garden";
 import { BED_KINDS } from "~/core/hazards";
 import { END_REASONS, SEASON_CROPS, START_STANDINGS } from "~/core/seasons";
 
@@ -35,6 +36,10 @@ export const planting = sqliteTable(
     forSeed: integer({ mode: "boolean" }).notNull().default(false),
     /** Day the bed is wanted for something else. */
     bedNeededOn: text(),
+    /** How much it matters to the household against the others. */
+    matters: text({ enum: MATTERS }).notNull().default("usual"),
+    /** What the household eats of it in a week, g; empty: all that comes. */
+    eatsGrams: real(),
   },
   (t) => [index("planting_bed").on(t.bedId), check("planting_plants", sql`${t.plants} > 0`)],
 );
@@ -76,6 +81,19 @@ export const seasonEnd = sqliteTable(
     withdrawnAt: text(),
   },
   (t) => [index("season_end_season").on(t.seasonId), index("season_end_pick").on(t.pickId)],
+);
+
+/** A day on which the household wants a planting picked. */
+export const wantedDay = sqliteTable(
+  "wanted_day",
+  {
+    id: text().primaryKey(),
+    plantingId: text()
+      .notNull()
+      .references(() => planting.id, { onDelete: "cascade" }),
+    day: text().notNull(),
+  },
+  (t) => [uniqueIndex("wanted_day_once").on(t.plantingId, t.day)],
 );
 
 /** A treatment of a planting; the interval is that of the product's own label. */

@@ -11,6 +11,12 @@ export const garden = sqliteTable("garden", {
   heightM: real(),
   timeZone: text().notNull(),
   unitSystem: text({ enum: UNIT_SYSTEMS }).notNull(),
+  /** Rounds in a week, at most; empty: as many as pay. */
+  roundsAWeek: integer(),
+  /** What does not keep, kg that the kitchen can deal with in a day; empty: all of it. */
+  kitchenKg: real(),
+  /** Racks to cure and dry on, m²; empty: enough. */
+  racksM2: real("racks_m2"),
   /** Set in the demo only: its clock stands until it is stepped. */
   demoDay: text(),
 });

@@ -2,6 +2,7 @@ import { z } from "zod";
 import { FIRST_DAY } from "~/core/calendar";
 import { type FieldErrors } from "~/core/issues";
 import { START_EVENTS } from "~/core/crops";
+import { MATTERS } from "~/core/garden";
 import { plantsInRow, type Stand } from "~/core/life";
 import { readRowLength } from "~/core/units";
 import type { Db } from "~/db/client.server";
@@ -12,6 +13,7 @@ import type { GardenRow } from "~/db/garden/garden.server";
 import { picksOfPlanting } from "~/db/ledger/picks.server";
 import { todayOf } from "../garden/clock.server";
 import { cropsOf } from "../garden/household-crops.server";
+import { dataNumber } from "~/views/words";
 import { settlePlanting } from "../garden/settle-seasons.server";
 
 const NO_DAY = "That is not a day in the calendar. Write it like 2026-05-03.";
@@ -47,6 +49,9 @@ export const PlantingForm = z
     schoolOption: z.string().transform((v) => v || null),
     forSeed: z.enum(["yes", "no"]).default("no").transform((v) => v === "yes"), // prettier-ignore
     bedNeededOn: dayOrNone.default(null),
+    matters: z.enum(MATTERS, "Say how much it matters.").default("usual"),
+    /** Grams or ounces a week, as typed; left empty: all that comes. */
+    eats: z.string().trim().max(20, "Write a number like 500.").default(""),
   })
   .refine((p) => (p.packetLow === null) === (p.packetHigh === null), {
     error: "Give both ends of the packet’s days, or neither.",
@@ -73,11 +78,18 @@ export function editPlanting(db: Db, row: GardenRow, form: PlantingForm): EditOu
   if (!before || !latest) return refused({ form: "This planting is no longer there." });
   const wrong = whatIsWrong(db, row, form);
   if (wrong) return refused(wrong);
-  const { plantingId, startEvent, startedOn, startedTo, rowLength, ...facts } = form;
+  const { plantingId, startEvent, startedOn, startedTo, rowLength, eats, ...facts } = form;
+  const eatsGrams = readEats(eats, row);
+  if (typeof eatsGrams === "string") return refused({ eats: eatsGrams });
   const stand = standOf(db, row, form);
   if (typeof stand === "string") return refused({ rowLength: stand });
   db.transaction(() => {
-    updatePlanting(db, plantingId, { ...facts, ...stand, ...(seasons.length === 1 ? cameFrom(form, before) : {}) });
+    updatePlanting(db, plantingId, {
+      ...facts,
+      ...stand,
+      eatsGrams,
+      ...(seasons.length === 1 ? cameFrom(form, before) : {}),
+    });
     const told = startEvent !== latest.startEvent || startedOn !== latest.startedOn || startedTo !== latest.startedTo;
     if (told)
       updateSeason(db, latest.id, {
@@ -91,6 +103,14 @@ export function editPlanting(db: Db, row: GardenRow, form: PlantingForm): EditOu
     settlePlanting(db, row, plantingById(db, plantingId)!);
   });
   return { status: "saved" };
+}
+
+/** What the household eats in a week, g; null when it is left open, a sentence when it cannot be read. */
+function readEats(typed: string, { unitSystem }: GardenRow): number | null | string {
+  if (!typed) return null;
+  const grams = Number(dataNumber(typed.replace(",", "."), "g", unitSystem));
+  if (!Number.isFinite(grams) || grams <= 0) return "Write it as a number above zero, or leave it empty.";
+  return grams > 100_000 ? "More than a hundred kilograms a week: check the number." : grams;
 }
 
 /** Told in metres, the plants are those that stand in them; else what was counted. */

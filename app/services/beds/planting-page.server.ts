@@ -7,16 +7,26 @@ import { allBeds } from "~/db/beds/beds.server";
 import { plantingById } from "~/db/beds/plantings.server";
 import { endOf, seasonsOf } from "~/db/beds/seasons.server";
 import { treatmentsOf } from "~/db/beds/treatments.server";
+import { wantedFrom } from "~/db/beds/wanted-days.server";
 import { cropNames } from "~/views/notes/field-notes-view";
 import { seasonsView } from "~/views/beds/seasons-view";
-import { inUnits } from "~/views/words";
+import { householdNumber, inUnits, shortDay } from "~/views/words";
+import { wantedWords } from "~/views/sentences/wanted";
 import { todayOf } from "../garden/clock.server";
 import { cropsOf, wayOf } from "../garden/household-crops.server";
+import { plannedGarden } from "../garden/planned-garden.server";
 import { seasonLifeOf } from "../life/season-life.server";
 
 /** The strip of a planting's season over its earlier ones. */
 export function plantingLife(db: Db, garden: GardenRow, plantingId: string) {
   return inUnits(seasonLifeOf(db, garden, plantingId), garden.unitSystem);
+}
+
+/** Days on which a planting is wanted, and what the plan says to each. */
+export function plantingWanted(db: Db, garden: GardenRow, plantingId: string) {
+  const planned = plannedGarden(db, garden);
+  const days = wantedFrom(db, planned.today).filter((w) => w.plantingId === plantingId);
+  return inUnits(days.map(({ id, day }) => ({ id, day: shortDay(day, planned.today), words: wantedWords(planned, plantingId, day) })), garden.unitSystem); // prettier-ignore
 }
 
 /** A planting with its seasons, for changing it; undefined when there is none such. */
@@ -29,7 +39,11 @@ export function plantingPage(db: Db, garden: GardenRow, plantingId: string) {
   const crop = crops.find((c) => c.id === row.cropId);
   const today = todayOf(garden);
   return {
-    row: { ...row, rowLength: row.lengthM === null ? "" : String(rowLengthIn(row.lengthM, garden.unitSystem)) },
+    row: {
+      ...row,
+      eats: row.eatsGrams === null ? "" : String(householdNumber(row.eatsGrams, "g", garden.unitSystem).value),
+      rowLength: row.lengthM === null ? "" : String(rowLengthIn(row.lengthM, garden.unitSystem)),
+    },
     season,
     seasons: inUnits(seasonsView(seasons.map((s) => ({ ...s, end: endOf(db, s.id) ?? null })), today), garden.unitSystem), // prettier-ignore
     ended: endOf(db, season.id) !== undefined,
@@ -41,6 +55,7 @@ export function plantingPage(db: Db, garden: GardenRow, plantingId: string) {
       packet: crop?.packet ?? { low: 0, high: 0 },
       school: (crop && inUnits(windowSchool(crop), garden.unitSystem)) ?? null,
       perennial: Boolean(crop?.perennial),
+      keepsGiving: crop?.mode === "repeat",
     },
     way: crop ? inUnits(wayOf(db, crop), garden.unitSystem) : null,
     treatments: treatmentsOf(db, row.id).map((t) => ({ ...t, until: addDays(t.treatedOn, t.intervalDays) })),

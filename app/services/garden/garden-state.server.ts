@@ -1,7 +1,7 @@
 import { groupBy } from "es-toolkit";
 import { addDays, localMoment, type IsoDay } from "~/core/calendar";
 import type { Catalogue, Crop } from "~/core/crops";
-import type { GardenState, PlantingState } from "~/core/garden";
+import { rackFor, type GardenState, type HouseholdLimits, type PlantingState } from "~/core/garden";
 import { ROUND_LOOK } from "~/core/readiness";
 import { growingYear, startOf } from "~/core/seasons";
 import type { Db } from "~/db/client.server";
@@ -10,6 +10,8 @@ import { allBeds } from "~/db/beds/beds.server";
 import { allPlantings, type PlantingRow } from "~/db/beds/plantings.server";
 import { openSeasons, type SeasonRow } from "~/db/beds/seasons.server";
 import { standingTreatments } from "~/db/beds/treatments.server";
+import { wantedFrom } from "~/db/beds/wanted-days.server";
+import { curingLots } from "~/db/ledger/lots.server";
 import { openPicks, pickedBySeason } from "~/db/ledger/picks.server";
 import { openCounts, openLooks, type LookRow } from "~/db/looks/looks.server";
 import { allSchoolChoices, allVarieties } from "~/db/notes/household.server";
@@ -45,6 +47,7 @@ export function gardenState(db: Db, row: GardenRow, today: IsoDay): GardenState 
     hours: forecast.hours,
     forecastError: measuredErrorOf(db, row),
     covers: coversFrom(db, today),
+    limits: limitsOf(db, row, crops, today),
     ...handsRules(db),
     now: { clock: localMoment(gardenNow(row), row.timeZone).slice(11), used: minutesUsedOn(db, row, today) },
     varieties: allVarieties(db).map(varietyOf),
@@ -53,11 +56,26 @@ export function gardenState(db: Db, row: GardenRow, today: IsoDay): GardenState 
   };
 }
 
+/** What the household can, less what lies on its racks: until it has cured, or somebody moves it. */
+function limitsOf(db: Db, row: GardenRow, crops: Catalogue, today: IsoDay): HouseholdLimits {
+  const { roundsAWeek, kitchenKg, racksM2 } = row;
+  const lying = racksM2 === null ? [] : curingLots(db);
+  const racksTaken = lying.flatMap(({ cropId, pickedOn, grams, pieces }) => {
+    const crop = crops.find((c) => c.id === cropId);
+    if (!crop?.life.cure) return [];
+    const done = addDays(pickedOn, Math.ceil(crop.life.cure.high));
+    const m2 = rackFor(crop, grams > 0 ? grams / crop.pieceGrams.value : pieces);
+    return [{ until: done > today ? done : addDays(today, 1), m2 }];
+  });
+  return { roundsAWeek, kitchenKg, racksM2, racksTaken };
+}
+
 function plantingStates(db: Db, row: GardenRow, crops: Catalogue, today: IsoDay): PlantingState[] {
   const looks = groupBy(openLooks(db), (l) => l.seasonId);
   const counts = groupBy(openCounts(db), (c) => c.seasonId);
   const picks = groupBy(openPicks(db), (p) => p.seasonId);
   const treatments = groupBy(standingTreatments(db), (t) => t.plantingId);
+  const wanted = groupBy(wantedFrom(db, today), (w) => w.plantingId);
   return openSeasons(db).flatMap(({ season, planting }): PlantingState[] => {
     const crop = crops.find((c) => c.id === planting.cropId);
     if (!crop) return [];
@@ -76,6 +94,11 @@ function plantingStates(db: Db, row: GardenRow, crops: Catalogue, today: IsoDay)
         seasonCrop: season.crop,
         growingYear: yearOf(planting, today, row.latitude),
         packet: packetOf(planting),
+        wishes: {
+          matters: planting.matters,
+          eatsGrams: planting.eatsGrams,
+          pickOn: (wanted[planting.id] ?? []).map((w) => w.day),
+        },
         counts: counts[season.id] ?? [],
         treatments: treatments[planting.id] ?? [],
         looks: [

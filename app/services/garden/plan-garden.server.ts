@@ -42,12 +42,15 @@ function checkedPlan(problem: PlanProblem): Plan {
 function sameProblem(before: GardenOutlook, now: GardenOutlook): boolean {
   return (
     before.today === now.today &&
-    JSON.stringify(before.minutesFree) === JSON.stringify(now.minutesFree) &&
+    JSON.stringify(limitsIn(before)) === JSON.stringify(limitsIn(now)) &&
     before.plantings.length === now.plantings.length &&
     // A planting that stands was not looked ahead again: its outlook is the same object.
     before.plantings.every((p, n) => p.parts === now.plantings[n]!.parts)
   );
 }
+
+/** All that the problem holds beside its tasks, and which days are asked for. */
+const limitsIn = ({ problem: { tasks: _, ...limits }, wanted }: GardenOutlook) => [limits, wanted];
 
 /** What moving each planned pick to each other day costs; null where it cannot be. */
 function costsOf({ problem, plantings }: GardenOutlook, plan: Plan): Planned["moveCosts"] {

@@ -4,6 +4,7 @@ import { openRound } from "~/db/round/rounds.server";
 import { horizonView } from "~/views/horizon/horizon-view";
 import { oddDays } from "~/db/sky/weather.server";
 import { unfitSentences, type GardenSentence } from "~/views/sentences/garden";
+import { brokenWishes } from "~/views/sentences/wanted";
 import { inUnits } from "~/views/words";
 import { noticesOf } from "../garden/household-crops.server";
 import { losersFor, plannedGarden } from "../garden/planned-garden.server";
@@ -12,7 +13,7 @@ import { losersFor, plannedGarden } from "../garden/planned-garden.server";
 export function horizonPage(db: Db, garden: GardenRow) {
   const planned = plannedGarden(db, garden);
   return inUnits(
-    horizonView(planned, openRound(db) !== undefined, [...noticesOf(db), ...oddDaysTold(db)]),
+    horizonView(planned, openRound(db) !== undefined, [...noticesOf(db), ...oddDaysTold(db), ...brokenWishes(planned)]),
     planned.units,
   );
 }

@@ -10,6 +10,7 @@ import { CoverForm, coverBed } from "./covers.server";
 import { FeedForm, setFeed } from "./feeds.server";
 import { DayForm, WeekForm, forgetDay, setDay, setWeek } from "./free-minutes.server";
 import { HandWeatherForm, noteWeather } from "./hand-weather.server";
+import { LimitsForm, setLimits } from "./household-limits.server";
 import { HelperForm, removeHelper, saveHelper } from "./helpers.server";
 import { importWeather } from "./import-weather.server";
 import { fieldErrors } from "~/core/issues";
@@ -63,6 +64,11 @@ const DESK = new Map<string, Desk>(
         return { at: "week", done: "Saved; the plan is made anew." };
       },
     ),
+    "save limits": parsed("limits", LimitsForm, fields, (limits, db, garden) => {
+      const outcome = setLimits(db, garden, limits);
+      if (outcome.status === "refused") return { at: "limits", errors: outcome.errors };
+      return { at: "limits", done: "Saved; the plan is made anew." };
+    }),
     "set day": parsed("day", DayForm, fields, (day, db) => {
       setDay(db, day);
       return { at: "day", done: `${day.minutes} minutes noted; the plan is made anew.` };

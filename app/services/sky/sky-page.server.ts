@@ -45,6 +45,7 @@ export function skyPage(db: Db, garden: GardenRow, shownDay: string | null) {
     trips: allTrips(db),
     busy: allBusy(db),
     rules: handsRules(db),
+    limits: garden,
     helpers: allHelpers(db),
     ownDays: daysWithOwnMinutes(db),
     sources: {

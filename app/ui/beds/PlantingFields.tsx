@@ -2,6 +2,7 @@ import { Box } from "@chakra-ui/react";
 import type { ReactNode } from "react";
 import type { FieldErrors } from "~/core/issues";
 import { START_EVENTS, type StartEvent } from "~/core/crops";
+import { MATTERS } from "~/core/garden";
 import { Field } from "~/ui/forms/Field";
 import { Choice, TextInput } from "~/ui/theme/parts";
 import type { PlantingPageView } from "./planting-page";
@@ -125,7 +126,9 @@ function StartFields({ page: { row, season, crop }, errors }: PlantingFieldsProp
   );
 }
 
-function WishFields({ page: { row, crop, way }, errors }: PlantingFieldsProps) {
+const MATTER_WORDS = { little: "less than the others", usual: "as the others", much: "more than the others" };
+
+function WishFields({ page: { row, crop, way, units }, errors }: PlantingFieldsProps) {
   return (
     <Two>
       {crop.school ? (
@@ -155,6 +158,28 @@ function WishFields({ page: { row, crop, way }, errors }: PlantingFieldsProps) {
           </Choice>
         )}
       </Field>
+      <Field label="It matters" help="when time is short" error={errors.matters}>
+        {(ids) => (
+          <Choice {...ids} name="matters" defaultValue={row.matters}>
+            {MATTERS.map((m) => (
+              <option key={m} value={m}>
+                {MATTER_WORDS[m]}
+              </option>
+            ))}
+          </Choice>
+        )}
+      </Field>
+      {crop.keepsGiving ? (
+        <Field
+          label="We eat of it in a week"
+          help={`${units === "us" ? "ounces" : "grams"}; left empty: all that comes`}
+          error={errors.eats}
+        >
+          {(ids) => <TextInput {...ids} name="eats" inputMode="decimal" autoComplete="off" defaultValue={row.eats} />}
+        </Field>
+      ) : (
+        <input type="hidden" name="eats" value="" />
+      )}
       <Field label="Bed needed on" help="left empty when it may stay" error={errors.bedNeededOn}>
         {(ids) => <TextInput {...ids} type="date" name="bedNeededOn" defaultValue={row.bedNeededOn ?? ""} />}
       </Field>

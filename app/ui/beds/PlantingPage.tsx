@@ -8,6 +8,7 @@ import { Fold } from "~/ui/shell/Fold";
 import { Action, Bar, Page, PageName, PlainList, QuietSpan } from "~/ui/theme/parts";
 import type { PlantingPageView } from "./planting-page";
 import { PlantingFields } from "./PlantingFields";
+import { WantedDays } from "./WantedDays";
 import { Treatments } from "./Treatments";
 
 interface PlantingPageProps {
@@ -41,6 +42,7 @@ export function PlantingPage({ page, errors }: PlantingPageProps) {
         </Bar>
       </Form>
       <Box marginTop="22px" display="grid" gap="14px">
+        {!page.ended && <WantedDays wanted={page.wanted} today={page.today} />}
         <Seasons seasons={page.seasons} />
         <Treatments treatments={page.treatments} today={page.today} units={page.units} />
       </Box>

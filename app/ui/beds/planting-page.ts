@@ -1,4 +1,5 @@
 import type { School, StartEvent } from "~/core/crops";
+import type { MATTERS } from "~/core/garden";
 import type { UnitSystem } from "~/core/units";
 import type { SeasonStrip } from "~/views/life/season-strip";
 import type { TreatmentShown } from "./Treatments";
@@ -18,6 +19,9 @@ export interface PlantingPageView {
     schoolOption: string | null;
     forSeed: boolean;
     bedNeededOn: string | null;
+    matters: (typeof MATTERS)[number];
+    /** In the household’s unit; empty: all that comes. */
+    eats: string;
   };
   season: { startEvent: StartEvent; startedOn: string; startedTo: string | null; startStanding: string };
   seasons: { id: string; words: string; end: string }[];
@@ -26,9 +30,17 @@ export interface PlantingPageView {
   wentOn: boolean;
   beds: { id: string; name: string }[];
   crops: { id: string; name: string }[];
-  crop: { name: string; packet: { low: number; high: number }; school: School | null; perennial: boolean };
+  crop: {
+    name: string;
+    packet: { low: number; high: number };
+    school: School | null;
+    perennial: boolean;
+    keepsGiving: boolean;
+  };
   way: { label: string; own: boolean } | null;
   treatments: TreatmentShown[];
+  /** Days on which it is wanted, and what the plan says to each. */
+  wanted: { id: string; day: string; words: string }[];
   /** Its life this season; null once it is over. */
   life: SeasonStrip | null;
   /** Unit of lengths of row. */

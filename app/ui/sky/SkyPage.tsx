@@ -1,6 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import type { SkyView } from "~/views/sky/sky-view";
 import { CalendarImport } from "./CalendarImport";
+import { Limits } from "./Limits";
 import { DayHours } from "./DayHours";
 import { HazardCards } from "./HazardCards";
 import { Helpers } from "./Helpers";
@@ -34,6 +35,7 @@ export function SkyPage({ view }: { view: SkyView }) {
         <Box display="grid" gap="18px" gridTemplateColumns="minmax(0, 1fr)">
           <Trips view={view} />
           <WeekMinutes view={view} />
+          <Limits view={view} />
           <Helpers view={view} />
           <CalendarImport view={view} />
         </Box>

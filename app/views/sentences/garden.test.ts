@@ -122,7 +122,7 @@ test("a soaking is told apart from a gale; fair weather threatens nothing", () =
 });
 
 test("what does not fit says what is lost, in the household's units, and what would save it", () => {
-  const loser = { id: "bolted", lost: 1.3, saver: { day: 2, extraMinutes: 20, gain: 1 } };
+  const loser = { id: "bolted", lost: 1.3, saver: { help: "minutes" as const, day: 2, extraMinutes: 20, gain: 1 } };
   const lost = (units: "metric" | "us", of: Loser) => unfitSentences(plannedOf(garden({ windKmh: 15, rainMm: 0 }), units), [of])[0]!.text; // prettier-ignore
   expect(lost("metric", loser)).toBe(
     "About 1 kg worth is lost for want of time. 20 more minutes Saturday would save it.",

@@ -1,6 +1,6 @@
 import { addDays } from "~/core/calendar";
 import { hazardsAhead, isThreat, plantingOfTask, type PlantingOutlook } from "~/core/garden";
-import type { Loser } from "~/core/planner";
+import type { Loser, Saver } from "~/core/planner";
 import { verdictSentence } from "./verdict";
 import type { Planned } from "../planned";
 import { hazardCard } from "./hazard";
@@ -84,13 +84,27 @@ function isSeen({ outlook }: Planned, id: string): boolean {
   return planting !== undefined && planting.looks.length + planting.counts.length + planting.picks.length > 0;
 }
 
+const WANTS = { round: "to the rounds you set", kitchen: "to the kitchen’s limit", racks: "for want of racks" };
+
+function saverWords(saver: Saver, today: string): string {
+  switch (saver.help) {
+    case "minutes":
+      return `${capital(sayCount(saver.extraMinutes))} more minutes ${sayDay(addDays(today, saver.day), today)}`;
+    case "round":
+      return `One more round ${sayDay(addDays(today, saver.day), today)}`;
+    case "kitchen":
+      return "More hands in the kitchen";
+    case "racks":
+      return "More racks to cure on";
+  }
+}
+
 /** What the plan has no time for, and what would save it. */
 function unfit({ outlook, units, today }: Planned, { id, lost, saver }: Loser): GardenSentence[] {
   const p = outlook.plantings.find((x) => x.planting.id === id);
   if (!p) return [];
   const worth = sayRoughly((lost / p.crop.worthPerKg.value) * 1000, units);
-  const saved = saver
-    ? `${capital(sayCount(saver.extraMinutes))} more minutes ${sayDay(addDays(today, saver.day), today)} would save it.`
-    : "No single day’s extra hour would save it.";
-  return [about(p, `About ${worth} worth is lost for want of time. ${saved}`)];
+  const saved = saver ? `${saverWords(saver, today)} would save it.` : "No single day’s extra hour would save it.";
+  const want = saver && saver.help !== "minutes" ? WANTS[saver.help] : "for want of time";
+  return [about(p, `About ${worth} worth is lost ${want}. ${saved}`)];
 }

@@ -1,5 +1,6 @@
-import { isCounted, type BanReason, type PlannedPick, type PlantingOutlook } from "~/core/garden";
+import { isCounted, type PlannedPick, type PlantingOutlook } from "~/core/garden";
 import type { Planned } from "../planned";
+import { BANS } from "./bans";
 import { capital, inTenths, sayDay, sayExpected, sayRoughly, sayNight, sayPieces } from "../words";
 
 /** Worth under which a move makes no odds (the worth of 20 g of courgette). */
@@ -7,18 +8,12 @@ const NO_ODDS = 0.02;
 
 const THREATS = { wind: "A gale", soaking: "A soaking", heat: "Heat", hail: "Hail", chill: "Lasting chill sets in" };
 
-const BANS: Record<BanReason, string> = {
-  treated: "still within the days of the label",
-  helper: "not the helper’s to pick",
-  "frozen ground": "the ground is frozen",
-  "wet leaves": "leaves are wet in all your minutes",
-};
-
 /** Why a pick stands on its day, in sentences: the hazard, the trip, what a day either way costs. */
 export function pickReason(planned: Planned, p: PlantingOutlook, dayIndex: number, pieces: number): string[] {
   const { outlook, today, units } = planned;
   const day = outlook.days[dayIndex]!;
   const sentences = [`${capital(sayExpected(p.crop, pieces, p.doubt, units))} ${sayDay(day, today)}.`];
+  if (outlook.wanted.some((w) => w.plantingId === p.planting.id && w.day === dayIndex && !w.blockedBy)) sentences.push("You asked for this day."); // prettier-ignore
   const threat = p.survival.threats.find((t) => t.lastDayBefore === day);
   if (threat?.kind === "frost") sentences.push(`Frost ${sayNight(day, today)}, ${inTenths(threat.odds)} in this bed.`);
   else if (threat) sentences.push(`${THREATS[threat.kind]} that day, ${inTenths(threat.odds)}.`);

@@ -42,7 +42,7 @@ export type CalendarOutcome =
 
 /** What the sky page gets back: of which card, what is wrong by field, or what was done. */
 export interface SkyAnswer {
-  at: "trip" | "week" | "day" | "cover" | "helper" | "calendar" | "feed" | "hand" | "weather";
+  at: "trip" | "week" | "limits" | "day" | "cover" | "helper" | "calendar" | "feed" | "hand" | "weather";
   errors?: FieldErrors;
   done?: string;
   weather?: ImportOutcome;

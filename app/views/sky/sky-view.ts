@@ -2,10 +2,11 @@ import { SLOTS, SKILLS, type HandsRules } from "~/core/hands";
 import { localMoment, sunTimes, twilight, type IsoDay } from "~/core/calendar";
 import { hazardsAhead } from "~/core/garden";
 import { FREEZE_CLASSES, coverGainOf, nightOddsBelow } from "~/core/hazards";
+import type { UnitSystem } from "~/core/units";
 import { HEAT_CARE_C, HEAT_STOP_C, trackIndex } from "~/core/weather";
 import type { Planned } from "../planned";
 import type { PlaceOfGarden } from "../round/round-view";
-import { columnDay, inTenths, shortDay } from "../words";
+import { columnDay, householdNumber, inTenths, shortDay } from "../words";
 import { bandsOf } from "./bands";
 import type { climateView } from "./climate-view";
 import { hazardCard } from "../sentences/hazard";
@@ -20,6 +21,7 @@ export interface SkyRecord {
   trips: readonly TripTold[];
   busy: readonly { name: string; fromAt: string; toAt: string }[];
   rules: HandsRules;
+  limits: { roundsAWeek: number | null; kitchenKg: number | null; racksM2: number | null };
   helpers: readonly (HandsRules["helpers"][number] & { id: string })[];
   /** Days with minutes of their own. */
   ownDays: ReadonlySet<IsoDay>;
@@ -62,12 +64,22 @@ export function skyView(planned: Planned, told: SkyRecord, shownDay: string | nu
     trips: tripsView(told.trips, today),
     busy: busyAhead(told.busy, today),
     week: told.rules.minutesByWeekday.map((slots) => SLOTS.map((slot) => slots[slot])),
+    limits: limitsView(told.limits, units),
     helpers: told.helpers,
     skills: SKILLS,
     crops: helperCrops(planned),
     sources: sourcesView(told.sources, told.place.timeZone, today),
     record: told.record,
   };
+}
+
+/** The household's limits as it writes them; empty where there is none. */
+function limitsView({ roundsAWeek, kitchenKg, racksM2 }: SkyRecord["limits"], units: UnitSystem) {
+  const written = (value: number | null, unit: string) => ({
+    value: value === null ? "" : String(householdNumber(value, unit, units).value),
+    unit: householdNumber(0, unit, units).unit,
+  });
+  return { roundsAWeek: roundsAWeek === null ? "" : String(roundsAWeek), kitchen: written(kitchenKg, "kg"), racks: written(racksM2, "m²") }; // prettier-ignore
 }
 
 /** Trips that are not over, those that are next first. */

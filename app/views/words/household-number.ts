@@ -17,6 +17,7 @@ const US: Record<string, InUs> = {
   "kg a season": { unit: "lb a season", to: (kg) => round(fromGrams(kg * 1000, "lb"), 2), from: (lb) => round(toGrams(lb, "lb") / 1000, 3) }, // prettier-ignore
   "hours below 7.2 °C": { unit: "hours below 45 °F", to: (h) => h, from: (h) => h },
   kg: { unit: "lb", to: (kg) => round(fromGrams(kg * 1000, "lb"), 2), from: (lb) => round(toGrams(lb, "lb") / 1000, 3) }, // prettier-ignore
+  "m²": { unit: "sq ft", to: (m2) => round(m2 * 10.7639, 1), from: (ft2) => round(ft2 / 10.7639, 3) },
   "a metre": { unit: "a foot", to: (n) => round(n * 0.3048, 2), from: (n) => round(n / 0.3048, 2) },
 };
 

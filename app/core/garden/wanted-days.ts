@@ -1,0 +1,52 @@
+import { daysBetween } from "../calendar";
+import { checkPlan, type Picks, type PlanLimit, type PlanProblem, type PlantingTask } from "../planner";
+import type { BanReason } from "./pick-bans";
+import type { PlantingOutlook } from "./planting-outlook";
+import { plantingOfTask } from "./planned-picks";
+import { isLookTask } from "./looks-due";
+
+/** Why a planting is not picked on the day on which the household wants it. */
+export type WantBlock = BanReason | Exclude<PlanLimit, "planting"> | "no hands" | "not ready" | "once";
+
+/** A day that was asked for a planting within the horizon, and whether the plan keeps it. */
+export interface WantedDay {
+  plantingId: string;
+  /** Day index. */
+  day: number;
+  blockedBy: WantBlock | null;
+}
+
+/**
+ * Pins what the household wants on a day, one wish after another as far as they go together; what a limit blocks is
+ * left out, and the limit named.
+ */
+export function withWanted(
+  problem: PlanProblem,
+  plantings: readonly PlantingOutlook[],
+): { problem: PlanProblem; wanted: WantedDay[] } {
+  // prettier-ignore
+  const wanted: WantedDay[] = [];
+  const pins: Picks = {};
+  for (const p of plantings)
+    for (const on of [...(p.planting.wishes?.pickOn ?? [])].sort()) {
+      const day = daysBetween(problem.days[0]!, on);
+      if (day < 0 || day >= problem.days.length) continue;
+      const task = problem.tasks.find((t) => plantingOfTask(t.id) === p.planting.id && !isLookTask(t.id) && t.minutes.some((r) => (r[day] ?? null) !== null)); // prettier-ignore
+      const blockedBy = p.bans[day] ?? (task ? (problem.minutesFree[day]! > 0 ? blockOf(problem, task, pins, day) : "no hands") : problem.minutesFree[day]! > 0 ? "not ready" : "no hands"); // prettier-ignore
+      if (task && blockedBy === null) pins[task.id] = [...(pins[task.id] ?? []), day];
+      wanted.push({ plantingId: p.planting.id, day, blockedBy });
+    }
+  if (Object.keys(pins).length === 0) return { problem, wanted };
+  const tasks = problem.tasks.map((t) => (pins[t.id] ? { ...t, pins: pins[t.id]! } : t));
+  return { problem: { ...problem, tasks }, wanted };
+}
+
+/** What keeps a task from being picked on a day beside what was pinned before; null when nothing does. */
+function blockOf(problem: PlanProblem, task: PlantingTask, pins: Picks, day: number): WantBlock | null {
+  const earlier = pins[task.id] ?? [];
+  if (!task.repeat && earlier.length > 0) return "once";
+  const check = checkPlan(problem, { ...pins, [task.id]: [...earlier, day] });
+  if (check.status === "allowed") return null;
+  const [limit] = check.broken;
+  return limit === undefined || limit === "planting" ? "not ready" : limit;
+}

@@ -1,0 +1,44 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { useFetcher } from "react-router";
+import { ErrorLine, Field } from "~/ui/forms/Field";
+import { Action, Bar, QuietSpan, TextInput } from "~/ui/theme/parts";
+import { Card } from "~/ui/shell/Card";
+import type { PlantingPageView } from "./planting-page";
+
+/** Days on which the household wants it picked: the plan keeps them, or says what is in the way. */
+export function WantedDays({ wanted, today }: Pick<PlantingPageView, "wanted" | "today">) {
+  const fetcher = useFetcher<{ errors?: Partial<Record<string, string>>; done?: string }>();
+  const errors = fetcher.data?.errors ?? {};
+  return (
+    <Card title="Wanted on a day">
+      {wanted.length === 0 && <chakra.p margin="0 0 8px">No day asked for: the plan finds the best ones.</chakra.p>}
+      {wanted.map((w) => (
+        <Bar key={w.id} gap="0 10px">
+          <chakra.span flex="1 1 240px">
+            <strong>{w.day}</strong>: <QuietSpan>{w.words}</QuietSpan>
+          </chakra.span>
+          <fetcher.Form method="post">
+            <input type="hidden" name="wantedId" value={w.id} />
+            <Action size="small" tone="bare" name="intent" value="unwant" aria-label={`Not on ${w.day} after all`}>
+              Not after all
+            </Action>
+          </fetcher.Form>
+        </Bar>
+      ))}
+      <fetcher.Form method="post" key={wanted.length}>
+        <Box display="grid" gap="10px" gridTemplateColumns="repeat(auto-fit, minmax(150px, 1fr))" alignItems="end">
+          <Field label="Pick it on" error={errors.wantedOn}>
+            {(ids) => <TextInput {...ids} type="date" name="wantedOn" min={today} />}
+          </Field>
+          <Action name="intent" value="want">
+            Ask for this day
+          </Action>
+        </Box>
+        <Box aria-live="polite">
+          {errors.form && <ErrorLine>{errors.form}</ErrorLine>}
+          {fetcher.data?.done && <chakra.p margin="6px 0 0">✓ {fetcher.data.done}</chakra.p>}
+        </Box>
+      </fetcher.Form>
+    </Card>
+  );
+}

@@ -1,0 +1,34 @@
+import { addDays, type IsoDay } from "~/core/calendar";
+import type { WantBlock, WantedDay } from "~/core/garden";
+import type { Planned } from "../planned";
+import { lower, nameOf, sayDay } from "../words";
+import { BANS } from "./bans";
+
+const BLOCKS: Record<WantBlock, string> = {
+  ...BANS,
+  "no hands": "nobody has a free minute then",
+  "not ready": "it is not ready by then, as far as can be told",
+  once: "it comes off once, and another day is asked for already",
+  minutes: "the minutes of that day are too few for it and what else is asked for",
+  rounds: "the rounds that you set for the week are used up",
+  kitchen: "the kitchen cannot deal with more that day",
+  curing: "the racks are full then",
+};
+
+/** What became of a wish for a day. */
+export function wantedWords({ outlook }: Planned, plantingId: string, on: IsoDay): string {
+  const wish = outlook.wanted.find((w) => w.plantingId === plantingId && addDays(outlook.today, w.day) === on);
+  if (!wish) return "beyond the days that are planned";
+  return wish.blockedBy ? `cannot be: ${BLOCKS[wish.blockedBy]}` : "in the plan";
+}
+
+/** Wishes that cannot be kept, a sentence each, so that nobody waits for them. */
+export function brokenWishes({ outlook, today }: Planned): string[] {
+  return outlook.wanted.flatMap(({ plantingId, day, blockedBy }: WantedDay) => {
+    const p = outlook.plantings.find((x) => x.planting.id === plantingId);
+    if (!p || !blockedBy) return [];
+    return [
+      `You asked for ${lower(nameOf(p))} ${sayDay(outlook.days[day]!, today)}; it cannot be: ${BLOCKS[blockedBy]}.`,
+    ];
+  });
+}
