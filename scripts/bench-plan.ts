@@ -39,7 +39,7 @@ const quantile = (values: readonly number[], share: number) => {
 const percent = (x: number) => `${(100 * x).toFixed(3)} %`;
 
 function allowed(problem: PlanProblem, plan: Pick<Plan, "picks" | "worth">): number {
-  const check = checkPlan(problem, plan.picks);
+  const check = checkPlan(problem, plan.picks, plan.ways);
   if (check.status !== "allowed") throw new Error(check.reasons.join("; "));
   if (Math.abs(check.worth - plan.worth) > 1e-6) throw new Error(`worth told ${plan.worth}, is ${check.worth}`);
   return check.worth;
@@ -95,7 +95,7 @@ async function measure(problem: PlanProblem, into: Sizes, seed: number): Promise
   const t1 = performance.now();
   const highs = await solveWithHighs(problem, Number(asked.highs));
   const theirMs = performance.now() - t1;
-  const theirs = checkPlan(problem, highs.picks);
+  const theirs = checkPlan(problem, highs.picks, highs.ways);
   const best = Math.max(ours, theirs.status === "allowed" ? theirs.worth : -Infinity);
   if (plan.upperBound < best - 1e-4 * Math.max(1, Math.abs(best))) into.below++;
   if (highs.status === "Optimal") into.proved++;

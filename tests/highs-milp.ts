@@ -1,5 +1,5 @@
 import highsLoader from "highs";
-import type { Picks, PlanProblem } from "~/core/planner";
+import type { Picks, PlanProblem, Ways } from "~/core/planner";
 
 /** The planning problem written out as a mixed-integer program in LP format, for an outside solver. */
 export function milpOf(problem: PlanProblem): string {
@@ -14,39 +14,49 @@ export function milpOf(problem: PlanProblem): string {
   const term = (value: number, name: string) => `${value < 0 ? "-" : "+"} ${Math.abs(value).toFixed(9)} ${name}`;
   const bedIds = [...new Set(problem.tasks.map((t) => t.bedId))];
   problem.tasks.forEach((task, i) => {
-    const into = Array.from({ length: H + 1 }, (): string[] => []);
-    const outOf = Array.from({ length: H + 1 }, (): string[] => []);
-    const picksOn = Array.from({ length: H }, (): string[] => []);
-    const rows = task.repeat ? H + 1 : 1;
-    for (let row = 0; row < rows; row++) {
-      for (let t = row; t < H; t++) {
-        const m = task.minutes[row]![t] ?? null;
-        if (m === null || problem.minutesFree[t] === 0 || task.bans?.includes(t)) continue;
-        // An arc that jumps over a pin is none.
-        if (task.pins?.some((p) => (task.repeat ? p >= row && p < t : p !== t))) continue;
-        const x = `x_${i}_${row}_${t}`;
-        binaries.push(x);
-        outOf[row]!.push(x);
-        if (task.repeat) into[t + 1]!.push(x);
-        picksOn[t]!.push(x);
-        objective.push(term(task.worth[row]![t]!, x));
-        minutes[t]!.push(term(m, x));
-        const kg = task.kitchen?.[row]?.[t] ?? 0;
-        if (kg > 0) kitchen[t]!.push(term(kg, x));
-        if (task.curing)
-          for (let d = t; d < Math.min(H, t + task.curing.days); d++) curing[d]!.push(term(task.curing.area, x));
-      }
-      if (task.pins?.some((p) => p >= row)) continue;
-      const end = `e_${i}_${row}`;
-      binaries.push(end);
-      outOf[row]!.push(end);
-      objective.push(term(task.endWorth[row]!, end));
-    }
-    flows.push(`${outOf[0]!.join(" + ")} = 1`);
-    for (let row = 1; row < rows; row++)
-      if (outOf[row]!.length + into[row]!.length > 0)
-        flows.push([outOf[row]!.join(" + "), ...into[row]!.map((x) => `- ${x}`)].join(" ") + " = 0");
     const bed = bedIds.indexOf(task.bedId);
+    const picksOn = Array.from({ length: H }, (): string[] => []);
+    const begin: string[] = [];
+    [{ ...task, acts: [] }, ...(task.ways ?? [])].forEach((way, w) => {
+      const into = Array.from({ length: H + 1 }, (): string[] => []);
+      const outOf = Array.from({ length: H + 1 }, (): string[] => []);
+      const rows = task.repeat ? H + 1 : 1;
+      for (let row = 0; row < rows; row++) {
+        for (let t = row; t < H; t++) {
+          const m = way.minutes[row]![t] ?? null;
+          if (m === null || problem.minutesFree[t] === 0 || task.bans?.includes(t)) continue;
+          // An arc that jumps over a pin is none.
+          if (task.pins?.some((p) => (task.repeat ? p >= row && p < t : p !== t))) continue;
+          const x = `x_${i}_${w}_${row}_${t}`;
+          binaries.push(x);
+          outOf[row]!.push(x);
+          if (task.repeat) into[t + 1]!.push(x);
+          picksOn[t]!.push(x);
+          objective.push(term(way.worth[row]![t]!, x));
+          minutes[t]!.push(term(m, x));
+          const kg = way.kitchen?.[row]?.[t] ?? 0;
+          if (kg > 0) kitchen[t]!.push(term(kg, x));
+          if (task.curing)
+            for (let d = t; d < Math.min(H, t + task.curing.days); d++) curing[d]!.push(term(task.curing.area, x));
+        }
+        if (task.pins?.some((p) => p >= row)) continue;
+        const end = `e_${i}_${w}_${row}`;
+        binaries.push(end);
+        outOf[row]!.push(end);
+        objective.push(term(way.endWorth[row]!, end));
+      }
+      // Whoever begins in a way pays its acts.
+      begin.push(...outOf[0]!);
+      for (const act of way.acts) {
+        for (const x of outOf[0]!) objective.push(term(-act.cost, x));
+        for (const x of outOf[0]!) minutes[act.day]!.push(term(act.minutes, x));
+        if (outOf[0]!.length > 0) links.push(`${outOf[0]!.join(" + ")} - z_${bed}_${act.day} <= 0`);
+      }
+      for (let row = 1; row < rows; row++)
+        if (outOf[row]!.length + into[row]!.length > 0)
+          flows.push([outOf[row]!.join(" + "), ...into[row]!.map((x) => `- ${x}`)].join(" ") + " = 0");
+    });
+    flows.push(`${begin.join(" + ")} = 1`);
     picksOn.forEach((xs, t) => xs.length && links.push(`${xs.join(" + ")} - z_${bed}_${t} <= 0`));
   });
   const used = new Set(links.flatMap((l) => [...l.matchAll(/z_\d+_\d+/g)].map((m) => m[0])));
@@ -82,6 +92,7 @@ export interface Proved {
   status: string;
   worth: number;
   picks: Picks;
+  ways: Ways;
 }
 
 /** Solves a planning problem with HiGHS (MIT, registry package `highs`). */
@@ -89,11 +100,14 @@ export async function solveWithHighs(problem: PlanProblem, seconds: number): Pro
   const highs = await highsLoader();
   const solution = highs.solve(milpOf(problem), { time_limit: seconds, mip_rel_gap: 0, mip_abs_gap: 1e-7 });
   const picks: Picks = Object.fromEntries(problem.tasks.map((t) => [t.id, [] as number[]]));
+  const ways: Ways = {};
   for (const [name, column] of Object.entries(solution.Columns)) {
-    const x = /^x_(\d+)_\d+_(\d+)$/.exec(name);
-    if (x && "Primal" in column && (column.Primal ?? 0) > 0.5)
-      picks[problem.tasks[Number(x[1])]!.id]!.push(Number(x[2]));
+    const arc = /^[xe]_(\d+)_(\d+)_\d+(?:_(\d+))?$/.exec(name);
+    if (!arc || !("Primal" in column) || (column.Primal ?? 0) <= 0.5) continue;
+    const task = problem.tasks[Number(arc[1])]!;
+    if (arc[3] !== undefined) picks[task.id]!.push(Number(arc[3]));
+    if (arc[2] !== "0") ways[task.id] = task.ways![Number(arc[2]) - 1]!.id;
   }
   for (const days of Object.values(picks)) days.sort((a, b) => a - b);
-  return { status: solution.Status, worth: solution.ObjectiveValue, picks };
+  return { status: solution.Status, worth: solution.ObjectiveValue, picks, ways };
 }

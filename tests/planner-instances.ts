@@ -1,14 +1,15 @@
 import { addDays } from "~/core/calendar";
-import type { PlanProblem } from "~/core/planner";
+import type { PlanProblem, PlantingTask } from "~/core/planner";
 import { seeded } from "~/core/statistics";
 
 /**
  * Made-up planning problems: one-off and keep-giving plantings with humps of worth, a killing night,
- * days away, scarce minutes; hostile ones have a full kitchen, little space to cure on, bans and pins besides. Knows the
- * problem's shape only, nothing of the solver.
+ * days away, scarce minutes; hostile ones have a full kitchen, little space to cure on, bans and pins, weeks of few rounds
+ * and covers for the killing night besides. Knows the problem's shape only, nothing of the solver.
  */
 export function planInstance(seed: number, plantings: number, horizon: number, hostile = false): PlanProblem {
   const random = seeded(seed);
+  const covering = seeded(seed + 0.5);
   const beds = Math.max(2, Math.ceil(plantings / 3));
   const frost = 2 + Math.floor(random() * (horizon - 3));
   const awayFrom = Math.floor(random() * horizon);
@@ -20,43 +21,16 @@ export function planInstance(seed: number, plantings: number, horizon: number, h
     const bedId = `bed${Math.floor(random() * beds)}`;
     const value = 0.5 + random() * 6;
     const tender = random() < 0.6;
-    const alive = (t: number) => (tender && t > frost ? 0.15 : 1);
-    if (random() < 0.5) {
-      const peak = random() * (horizon + 4);
-      const width = 1.5 + random() * 6;
-      const hump = (t: number) => value * Math.exp(-(((t - peak) / width) ** 2)) * alive(t);
-      const minutes = 1 + random() * 14;
-      return {
-        id: `p${i}`,
-        bedId,
-        repeat: false,
-        worth: [Array.from({ length: horizon }, (_, t) => hump(t) - 0.02 * minutes)],
-        minutes: [new Array<number>(horizon).fill(minutes)],
-        endWorth: [0.9 * Math.max(...Array.from({ length: 6 }, (_, k) => hump(horizon + k)))],
-      };
-    }
-    const rate = value / 4;
-    const life = 1 + random() * 4;
-    const backlog = Math.floor(random() * 4);
-    const soonest = 1 + Math.floor(random() * 2);
-    const gather = (from: number, to: number) => {
-      let worth = 0;
-      for (let d = from; d <= to; d++)
-        worth += rate * Math.max(0, Math.min(1, 2 - (to - d) / life)) - (to - d > 2 * life ? 0.3 * rate : 0);
-      return worth * alive(to);
-    };
-    const rows = Array.from({ length: horizon + 1 }, (_, row) => (row === 0 ? -backlog : row));
+    // What the killing night leaves: more of it under a cover.
+    const aliveUnder = (kept: number) => (t: number) => (tender && t > frost ? kept : 1);
+    const offer = random() < 0.5 ? onceOffer(value, horizon, random) : repeatOffer(value, horizon, random);
+    const covered = hostile && tender && minutesFree[frost]! > 0 && covering() < 0.5;
+    const act = { day: frost, minutes: 1 + 5 * covering(), cost: 0.02 + 0.1 * covering() };
     return {
       id: `p${i}`,
       bedId,
-      repeat: true,
-      worth: rows.map((from) => Array.from({ length: horizon }, (_, t) => (t < from ? 0 : gather(from, t)))),
-      minutes: rows.map((from, row) =>
-        Array.from({ length: horizon }, (_, t) =>
-          row > 0 && t - (row - 1) < soonest ? null : 1 + 0.8 * rate * Math.max(1, t - from + 1),
-        ),
-      ),
-      endWorth: rows.map((from) => 0.6 * gather(from, horizon - 1)),
+      ...offer(aliveUnder(0.15)),
+      ...(covered && { ways: [{ id: "covered", acts: [act], ...offer(aliveUnder(0.6 + 0.35 * covering())) }] }),
     };
   });
   const problem: PlanProblem = {
@@ -74,8 +48,53 @@ export function planInstance(seed: number, plantings: number, horizon: number, h
 /** m² to cure on: the same every day, or less while something lies there. */
 const racks = (horizon: number, free: number, random: () => number) => random() < 0.5 ? free : Array.from({ length: horizon }, (_, t) => (t < 3 ? 0.4 * free : free)); // prettier-ignore
 
+type Offer = (alive: (t: number) => number) => Pick<PlantingTask, "repeat" | "worth" | "minutes" | "endWorth">;
+
+function onceOffer(value: number, horizon: number, random: () => number): Offer {
+  const peak = random() * (horizon + 4);
+  const width = 1.5 + random() * 6;
+  const minutes = 1 + random() * 14;
+  return (alive) => {
+    const hump = (t: number) => value * Math.exp(-(((t - peak) / width) ** 2)) * alive(t);
+    return {
+      repeat: false,
+      worth: [Array.from({ length: horizon }, (_, t) => hump(t) - 0.02 * minutes)],
+      minutes: [new Array<number>(horizon).fill(minutes)],
+      endWorth: [0.9 * Math.max(...Array.from({ length: 6 }, (_, k) => hump(horizon + k)))],
+    };
+  };
+}
+
+function repeatOffer(value: number, horizon: number, random: () => number): Offer {
+  const rate = value / 4;
+  const life = 1 + random() * 4;
+  const backlog = Math.floor(random() * 4);
+  const soonest = 1 + Math.floor(random() * 2);
+  const rows = Array.from({ length: horizon + 1 }, (_, row) => (row === 0 ? -backlog : row));
+  return (alive) => {
+    const gather = (from: number, to: number) => {
+      let worth = 0;
+      for (let d = from; d <= to; d++)
+        worth += rate * Math.max(0, Math.min(1, 2 - (to - d) / life)) - (to - d > 2 * life ? 0.3 * rate : 0);
+      return worth * alive(to);
+    };
+    return {
+      repeat: true,
+      worth: rows.map((from) => Array.from({ length: horizon }, (_, t) => (t < from ? 0 : gather(from, t)))),
+      minutes: rows.map((from, row) =>
+        Array.from({ length: horizon }, (_, t) =>
+          row > 0 && t - (row - 1) < soonest ? null : 1 + 0.8 * rate * Math.max(1, t - from + 1),
+        ),
+      ),
+      endWorth: rows.map((from) => 0.6 * gather(from, horizon - 1)),
+    };
+  };
+}
+
 /** A limit on the rounds of each week. */
 const weeks = (horizon: number, most: number) => [...Array(Math.ceil(horizon / 7)).keys()].map((w) => ({ from: 7 * w, to: Math.min(horizon, 7 * w + 7) - 1, most })); // prettier-ignore
+
+const kitchenOf = (worth: number[][]) => worth.map((row) => row.map((w) => 0.6 * Math.max(0, w)));
 
 /** The same garden with all limits tight. */
 function tightened(problem: PlanProblem, random: () => number): PlanProblem {
@@ -93,7 +112,8 @@ function tightened(problem: PlanProblem, random: () => number): PlanProblem {
       const cured = !task.repeat && random() < 0.4;
       return {
         ...task,
-        ...(perishable && { kitchen: task.worth.map((row) => row.map((w) => 0.6 * Math.max(0, w))) }),
+        ...(perishable && { kitchen: kitchenOf(task.worth) }),
+        ...(perishable && task.ways && { ways: task.ways.map((way) => ({ ...way, kitchen: kitchenOf(way.worth) })) }),
         ...(cured && { curing: { area: 0.2 + random() * 0.8, days } }),
         ...(random() < 0.2 && { bans: [Math.floor(random() * H)] }),
         // A pin of its own bed and minutes would be refused where it does not fit: few, on open days.

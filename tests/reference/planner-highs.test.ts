@@ -12,15 +12,17 @@ test("the planner's plan against the proved optimum of HiGHS on 24 seeded small 
   const gaps: number[] = [];
   const told: number[] = [];
   for (const seed of SEEDS) {
-    const problem = planInstance(seed, PLANTINGS, DAYS);
+    // Every second one with all limits tight, few rounds and covers; without pins, which may not go together.
+    const all = planInstance(seed, PLANTINGS, DAYS, seed % 2 === 0);
+    const problem = { ...all, tasks: all.tasks.map(({ pins: _, ...task }) => task) };
     const proved = await solveWithHighs(problem, 20);
     expect(proved.status, `seed ${seed}`).toBe("Optimal");
     // The program written for HiGHS and our independent check mean the same problem.
-    const theirs = checkPlan(problem, proved.picks);
+    const theirs = checkPlan(problem, proved.picks, proved.ways);
     if (theirs.status !== "allowed") throw new Error(`seed ${seed}: ${theirs.reasons.join("; ")}`);
     expect(theirs.worth).toBeCloseTo(proved.worth, 4);
     const plan = solvePlan(problem);
-    const ours = checkPlan(problem, plan.picks);
+    const ours = checkPlan(problem, plan.picks, plan.ways);
     if (ours.status !== "allowed") throw new Error(`seed ${seed}: ${ours.reasons.join("; ")}`);
     expect(ours.worth).toBeCloseTo(plan.worth, 6);
     expect(plan.upperBound).toBeGreaterThanOrEqual(proved.worth - 1e-4);

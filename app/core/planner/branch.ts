@@ -1,4 +1,4 @@
-import type { PlanModel } from "./model";
+import type { PlanModel, WayModel } from "./model";
 import { relax, type Relaxation } from "./relax";
 
 /** Iterations of the prices in each branch, from where its parent's stood. */
@@ -78,38 +78,49 @@ function split({ model, relaxation: { share } }: Node): [PlanModel, PlanModel] |
  * on a day, planting i may as well be the one; so the other half is that none of them is.
  */
 function alike(model: PlanModel, i: number): number[] {
-  const { bedOf, area, cureDays, worth, minutes, kitchen, endWorth } = model;
-  const isSame = (tables: Float64Array[], j: number) => tables[i] === tables[j] || tables[i]!.every((x, k) => x === tables[j]![k]); // prettier-ignore
+  const { bedOf, area, cureDays, ways } = model;
+  const isSame = (a: Float64Array, b: Float64Array) =>
+    a === b || (a.length === b.length && a.every((x, k) => x === b[k]));
+  const isSameWay = (a: WayModel, b: WayModel | undefined) =>
+    b !== undefined &&
+    JSON.stringify(a.acts) === JSON.stringify(b.acts) &&
+    isSame(a.worth, b.worth) &&
+    isSame(a.minutes, b.minutes) &&
+    isSame(a.kitchen, b.kitchen) &&
+    isSame(a.endWorth, b.endWorth);
   return [...bedOf.keys()].filter(
     (j) =>
       bedOf[j] === bedOf[i] &&
       area[j] === area[i] &&
       cureDays[j] === cureDays[i] &&
-      worth[j]!.length === worth[i]!.length &&
-      [worth, minutes, kitchen, endWorth].every((tables) => isSame(tables, j)),
+      ways[j]!.length === ways[i]!.length &&
+      ways[i]!.every((way, w) => isSameWay(way, ways[j]![w])),
   );
 }
 
-const withPlanting = (model: PlanModel, i: number, minutes: Float64Array, endWorth: Float64Array): PlanModel => ({
+const withWays = (model: PlanModel, i: number, change: (way: WayModel) => WayModel): PlanModel => ({
   ...model,
-  minutes: model.minutes.map((m, j) => (j === i ? minutes : m)),
-  endWorth: model.endWorth.map((e, j) => (j === i ? endWorth : e)),
+  ways: model.ways.map((ways, j) => (j === i ? ways.map(change) : ways)),
 });
 
 /** The half in which planting i is picked on day t: what jumps over it is shut. */
 function picked(model: PlanModel, i: number, t: number): PlanModel {
   const H = model.horizon;
-  const minutes = model.minutes[i]!.slice();
   const repeat = model.rows[i]! > 1;
-  for (let row = 0; row < model.rows[i]!; row++)
-    for (let d = row; d < H; d++) if (repeat ? row <= t && d > t : d !== t) minutes[row * H + d] = Infinity;
-  return withPlanting(model, i, minutes, model.endWorth[i]!.map((e, row) => (row <= t ? -Infinity : e))); // prettier-ignore
+  return withWays(model, i, (way) => {
+    const minutes = way.minutes.slice();
+    for (let row = 0; row < model.rows[i]!; row++)
+      for (let d = row; d < H; d++) if (repeat ? row <= t && d > t : d !== t) minutes[row * H + d] = Infinity;
+    return { ...way, minutes, endWorth: way.endWorth.map((e, row) => (row <= t ? -Infinity : e)) };
+  });
 }
 
 /** The half in which it is not. */
 function unpicked(model: PlanModel, i: number, t: number): PlanModel {
   const H = model.horizon;
-  const minutes = model.minutes[i]!.slice();
-  for (let row = 0; row < model.rows[i]!; row++) minutes[row * H + t] = Infinity;
-  return withPlanting(model, i, minutes, model.endWorth[i]!);
+  return withWays(model, i, (way) => {
+    const minutes = way.minutes.slice();
+    for (let row = 0; row < model.rows[i]!; row++) minutes[row * H + t] = Infinity;
+    return { ...way, minutes };
+  });
 }

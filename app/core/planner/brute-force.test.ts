@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
-import { checkPlan, solvePlan, type Picks, type PlanProblem } from ".";
+import { checkPlan, solvePlan, type Picks, type PlanProblem, type Ways } from ".";
 import { planInstance } from "../../../tests/planner-instances";
 
 const quick = { seed: 1, relaxIterations: 80, boundSplits: 4, repairIterations: 60, cycles: 2 };
@@ -19,17 +19,23 @@ function* daySets(repeat: boolean, horizon: number): Generator<number[]> {
 function bestOfAll(problem: PlanProblem): number {
   let best = -Infinity;
   const picks: Picks = {};
+  const ways: Ways = {};
   const follow = (n: number): void => {
     const task = problem.tasks[n];
     if (!task) {
-      const check = checkPlan(problem, picks);
+      const check = checkPlan(problem, picks, ways);
       if (check.status === "allowed") best = Math.max(best, check.worth);
       return;
     }
-    for (const days of daySets(task.repeat, problem.days.length)) {
-      picks[task.id] = days;
-      follow(n + 1);
+    for (const way of ["", ...(task.ways ?? []).map((w) => w.id)]) {
+      if (way) ways[task.id] = way;
+      else delete ways[task.id];
+      for (const days of daySets(task.repeat, problem.days.length)) {
+        picks[task.id] = days;
+        follow(n + 1);
+      }
     }
+    delete ways[task.id];
   };
   follow(0);
   return best;
@@ -46,7 +52,7 @@ test("2,000 tiny gardens tried in full: the bound told is never below the best p
       continue;
     }
     const plan = solvePlan(problem, quick);
-    const check = checkPlan(problem, plan.picks);
+    const check = checkPlan(problem, plan.picks, plan.ways);
     if (check.status !== "allowed") throw new Error(`seed ${seed}: ${check.reasons.join("; ")}`);
     expect(check.worth).toBeCloseTo(plan.worth, 6);
     expect(plan.upperBound, `seed ${seed}`).toBeGreaterThanOrEqual(best - 1e-6);
@@ -89,7 +95,7 @@ test("whatever the garden, no limit is broken, no banned day taken, and the same
     fc.property(seeds, fc.integer({ min: 1, max: 24 }), (seed, plantings) => {
       const problem = garden(seed, plantings, 10);
       const plan = solvePlan(problem, quick);
-      const check = checkPlan(problem, plan.picks);
+      const check = checkPlan(problem, plan.picks, plan.ways);
       expect(check.status === "allowed" ? [] : check.reasons).toEqual([]);
       expect(plan.worth).toBeLessThanOrEqual(plan.upperBound + 1e-9);
       expect(solvePlan(problem, quick)).toEqual(plan);

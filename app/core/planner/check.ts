@@ -1,4 +1,4 @@
-import type { Picks, PlanProblem } from "./problem";
+import type { Picks, PlanProblem, Ways } from "./problem";
 
 export type PlanCheck =
   | { status: "allowed"; worth: number; minutesUsed: number[] }
@@ -11,8 +11,9 @@ export type PlanLimit = "minutes" | "rounds" | "kitchen" | "curing" | "planting"
  * Is this plan allowed, and what is it worth? Knows the problem only and shares nothing with the solver.
  *
  * @param picks - any plan, ours or another solver's
+ * @param ways - the way it takes with a planting, where it does not leave it as it stands
  */
-export function checkPlan(problem: PlanProblem, picks: Picks): PlanCheck {
+export function checkPlan(problem: PlanProblem, picks: Picks, ways: Ways = {}): PlanCheck {
   const reasons: string[] = [];
   const broken = new Set<PlanLimit>();
   const breaks = (limit: PlanLimit, reason: string) => {
@@ -28,6 +29,14 @@ export function checkPlan(problem: PlanProblem, picks: Picks): PlanCheck {
   for (const id of Object.keys(picks))
     if (!problem.tasks.some((t) => t.id === id)) breaks("planting", `${id} is not in the problem`);
   for (const task of problem.tasks) {
+    const way = task.ways?.find((w) => w.id === ways[task.id]);
+    if (ways[task.id] && !way) breaks("planting", `${task.id} has no way “${ways[task.id]}”`);
+    const offer = way ?? task;
+    for (const { day, minutes, cost } of way?.acts ?? []) {
+      worth -= cost;
+      handwork[day]! += minutes;
+      bedsOn[day]!.add(task.bedId);
+    }
     const days = picks[task.id] ?? [];
     if (!task.repeat && days.length > 1) {
       breaks("planting", `${task.id} is picked ${days.length} times`);
@@ -41,17 +50,17 @@ export function checkPlan(problem: PlanProblem, picks: Picks): PlanCheck {
         breaks("planting", `${task.id} is picked on day ${t} after day ${row - 1}`);
         continue;
       }
-      const minutes = task.minutes[row]![t] ?? null;
+      const minutes = offer.minutes[row]![t] ?? null;
       if (minutes === null) breaks("planting", `${task.id} may not be picked on day ${t}`);
-      worth += task.worth[row]![t]!;
+      worth += offer.worth[row]![t]!;
       handwork[t]! += minutes ?? 0;
-      kitchen[t]! += task.kitchen?.[row]?.[t] ?? 0;
+      kitchen[t]! += offer.kitchen?.[row]?.[t] ?? 0;
       if (task.curing) for (let d = t; d < Math.min(horizon, t + task.curing.days); d++) curing[d]! += task.curing.area;
       bedsOn[t]!.add(task.bedId);
       if (task.repeat) row = t + 1;
       else row = Math.max(row, 1);
     }
-    worth += row === 0 ? task.endWorth[0]! : task.repeat ? task.endWorth[row]! : 0;
+    worth += row === 0 ? offer.endWorth[0]! : task.repeat ? offer.endWorth[row]! : 0;
   }
   const minutesUsed = handwork.map((m, t) => {
     const beds = bedsOn[t]!.size;

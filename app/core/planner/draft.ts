@@ -1,6 +1,6 @@
-import type { PlanModel } from "./model";
+import type { PlanModel, WayModel } from "./model";
 import { PathFinder, dayTerms, type DayTerms } from "./path";
-import type { Picks } from "./problem";
+import type { Picks, Ways } from "./problem";
 
 /** Prices of what is short on each day; arrays of H. */
 export interface DayPrices {
@@ -12,11 +12,13 @@ export interface DayPrices {
 
 export const noPrices = (horizon: number): DayPrices => ({ minute: new Float64Array(horizon), kitchen: new Float64Array(horizon), curing: new Float64Array(horizon) }); // prettier-ignore
 
-/** A plan in the making: pick days per planting, what is left of each limit, and its worth. */
+/** A plan in the making: pick days and way of each planting, what is left of each limit, and its worth. */
 export class Draft {
   /** Pick days of planting i: days[i · H] on, count[i] of them. */
   readonly days: Int32Array;
   readonly count: Int32Array;
+  /** Which of its ways planting i is treated in; 0 = left as it stands. */
+  readonly way: Int32Array;
   /** Total worth, rounds and calls paid. */
   worth: number;
   private readonly minutesLeft: Float64Array;
@@ -24,27 +26,31 @@ export class Draft {
   private readonly curingLeft: Float64Array;
   private readonly roundsLeft: Float64Array;
   private readonly calls: Int32Array;
-  private readonly picksOn: Int32Array;
+  /** Picks and acts of each day. */
+  private readonly errandsOn: Int32Array;
   private readonly value: Float64Array;
   private readonly terms: DayTerms;
   private readonly finder: PathFinder;
   private readonly wanted: Int32Array;
+  private readonly need: Float64Array;
 
   constructor(readonly model: PlanModel) {
     const { plantings: n, horizon: H, beds } = model;
     this.days = new Int32Array(n * H);
     this.count = new Int32Array(n);
-    this.value = Float64Array.from(model.endWorth, (e) => unpicked(e));
+    this.way = new Int32Array(n);
+    this.value = Float64Array.from(model.ways, ([asIs]) => unpicked(asIs!));
     this.worth = this.value.reduce((sum, v) => sum + v, 0);
     this.minutesLeft = model.minutesFree.slice();
     this.kitchenLeft = model.kitchenFree.slice();
     this.curingLeft = model.curingFree.slice();
     this.roundsLeft = model.mostRounds.slice();
     this.calls = new Int32Array(beds * H);
-    this.picksOn = new Int32Array(H);
+    this.errandsOn = new Int32Array(H);
     this.terms = { ...dayTerms(H), roundsLeft: this.roundsLeft };
     this.finder = new PathFinder(model);
     this.wanted = new Int32Array(H);
+    this.need = new Float64Array(H);
   }
 
   /** Days of planting i. */
@@ -53,10 +59,16 @@ export class Draft {
     return [...this.days.subarray(i * H, i * H + this.count[i]!)];
   }
 
+  /** Whether anything is done at planting i on day t. */
   isOn(i: number, t: number): boolean {
     const from = i * this.model.horizon;
     for (let k = 0; k < this.count[i]!; k++) if (this.days[from + k] === t) return true;
-    return false;
+    return this.wayOf(i).acts.some((act) => act.day === t);
+  }
+
+  /** Whether anything is done at planting i at all. */
+  isUsed(i: number): boolean {
+    return this.count[i]! > 0 || this.way[i]! > 0;
   }
 
   /** Whether what was taken of planting i lies curing on day t. */
@@ -65,30 +77,37 @@ export class Draft {
     return this.count[i]! > 0 && this.model.area[i]! > 0 && first <= t && t < first + this.model.cureDays[i]!;
   }
 
-  /** Gives planting i, now without picks, these days if all of them fit. */
-  keep(i: number, days: readonly number[]): boolean {
-    const { horizon: H, rows, minutes, kitchen, area, cureDays, endWorth } = this.model;
+  /** Gives planting i, now without picks, these days and this way if all of it fits. */
+  keep(i: number, days: readonly number[], way = 0): boolean {
+    const acts = this.model.ways[i]?.[way];
+    if (!acts || !this.hold(i, acts)) return false;
+    const fits = this.fit(i, acts, days);
+    this.release(i, acts);
+    if (fits) this.place(i, Int32Array.from(days), 0, days.length, way);
+    return fits;
+  }
+
+  private fit(i: number, { minutes, kitchen, endWorth }: WayModel, days: readonly number[]): boolean {
+    const { horizon: H, rows, area, cureDays } = this.model;
     const opened = new Int32Array(this.roundsLeft.length);
     let row = 0;
     for (const t of days) {
       const a = row * H + t;
       const l = this.model.limitOf[t] ?? -1;
-      if (l >= 0 && this.picksOn[t] === 0 && ++opened[l]! > this.roundsLeft[l]!) return false;
-      if (t < row || t >= H || minutes[i]![a]! > this.roomOn(i, t) + 1e-9 || kitchen[i]![a]! > this.kitchenLeft[t]! + 1e-9) return false; // prettier-ignore
+      if (l >= 0 && this.errandsOn[t] === 0 && ++opened[l]! > this.roundsLeft[l]!) return false;
+      if (t < row || t >= H || minutes[a]! > this.roomOn(i, t) + 1e-9 || kitchen[a]! > this.kitchenLeft[t]! + 1e-9) return false; // prettier-ignore
       for (let d = t; d < Math.min(H, t + cureDays[i]!); d++) if (this.curingLeft[d]! + 1e-9 < area[i]!) return false;
       if (rows[i]! > 1) row = t + 1;
     }
-    if ((days.length === 0 || rows[i]! > 1) && endWorth[i]![row] === -Infinity) return false;
-    if (rows[i] === 1 && days.length > 1) return false;
-    this.place(i, Int32Array.from(days), 0, days.length);
-    return true;
+    if ((days.length === 0 || rows[i]! > 1) && endWorth[row] === -Infinity) return false;
+    return rows[i]! > 1 || days.length < 2;
   }
 
   /** The worth added up anew: what was added and taken off many times strays in the last digits. */
   total(): number {
     const { problem, horizon: H } = this.model;
     let total = this.value.reduce((sum, v) => sum + v, 0);
-    for (const picks of this.picksOn) if (picks > 0) total -= problem.roundCost;
+    for (const errands of this.errandsOn) if (errands > 0) total -= problem.roundCost;
     for (let at = 0; at < this.model.beds * H; at++) if (this.calls[at]! > 0) total -= problem.bedCost;
     return total;
   }
@@ -97,19 +116,32 @@ export class Draft {
     return Object.fromEntries(this.model.problem.tasks.map((task, i) => [task.id, this.daysOf(i)]));
   }
 
-  /** Takes every pick of planting i out. */
+  ways(): Ways {
+    const taken = this.model.problem.tasks.flatMap((task, i) =>
+      this.way[i]! > 0 ? [[task.id, this.wayOf(i).id]] : [],
+    );
+    return Object.fromEntries(taken) as Ways;
+  }
+
+  /** Takes every pick and act of planting i out. */
   clear(i: number): void {
     this.book(i, -1);
     this.count[i] = 0;
-    this.setValue(i, unpicked(this.model.endWorth[i]!));
+    this.way[i] = 0;
+    this.setValue(i, unpicked(this.wayOf(i)));
   }
 
-  /** Gives planting i, now without picks, the days from[at] on, `count` of them; whether they fit is the caller's. */
-  place(i: number, from: Int32Array, at: number, count: number): void {
+  /** Gives planting i, now without picks, a way and the days from[at] on, `count` of them; whether they fit is the caller's. */
+  place(i: number, from: Int32Array, at: number, count: number, way: number): void {
     const H = this.model.horizon;
     for (let k = 0; k < count; k++) this.days[i * H + k] = from[at + k]!;
     this.count[i] = count;
+    this.way[i] = way;
     this.setValue(i, this.book(i, 1));
+  }
+
+  private wayOf(i: number): WayModel {
+    return this.model.ways[i]![this.way[i]!]!;
   }
 
   private setValue(i: number, value: number): void {
@@ -118,26 +150,37 @@ export class Draft {
   }
 
   private book(i: number, sign: 1 | -1): number {
-    const { horizon: H, bedOf, rows, problem, area, cureDays } = this.model;
-    const bed = bedOf[i]! * H;
+    const { horizon: H, rows, area, cureDays } = this.model;
+    const way = this.wayOf(i);
     let row = 0;
     let value = 0;
+    for (const act of way.acts) {
+      value -= act.cost;
+      this.errand(i, act.day, act.minutes, sign);
+    }
     for (let k = 0; k < this.count[i]!; k++) {
       const t = this.days[i * H + k]!;
       const a = row * H + t;
-      value += this.model.worth[i]![a]!;
-      this.minutesLeft[t]! -= sign * this.model.minutes[i]![a]!;
-      this.kitchenLeft[t]! -= sign * this.model.kitchen[i]![a]!;
+      value += way.worth[a]!;
+      this.kitchenLeft[t]! -= sign * way.kitchen[a]!;
       for (let d = t; d < Math.min(H, t + cureDays[i]!); d++) this.curingLeft[d]! -= sign * area[i]!;
-      const limit = this.model.limitOf[t]!;
-      if (this.toggle(this.picksOn, t, sign, t, problem.roundMinutes, problem.roundCost) && limit >= 0) this.roundsLeft[limit]! -= sign; // prettier-ignore
-      this.toggle(this.calls, bed + t, sign, t, problem.bedMinutes, problem.bedCost);
+      this.errand(i, t, way.minutes[a]!, sign);
       if (rows[i]! > 1) row = t + 1;
     }
-    return this.count[i] === 0 || rows[i]! > 1 ? value + this.model.endWorth[i]![row]! : value;
+    // A pin that is not kept yet counts nothing.
+    if (this.count[i] === 0) return value + unpicked(way);
+    return rows[i]! > 1 ? value + way.endWorth[row]! : value;
   }
 
-  /** The first pick of a round, or at a bed, pays its overheads; whether this was the one. */
+  /** Books a pick or an act, with the round and the call that it opens, or takes it off. */
+  private errand(i: number, t: number, minutes: number, sign: 1 | -1): void {
+    const { horizon: H, bedOf, problem, limitOf } = this.model;
+    this.minutesLeft[t]! -= sign * minutes;
+    if (this.toggle(this.errandsOn, t, sign, t, problem.roundMinutes, problem.roundCost) && limitOf[t]! >= 0) this.roundsLeft[limitOf[t]!]! -= sign; // prettier-ignore
+    this.toggle(this.calls, bedOf[i]! * H + t, sign, t, problem.bedMinutes, problem.bedCost);
+  }
+
+  /** The first errand of a round, or at a bed, pays its overheads; whether this was the one. */
   private toggle(counts: Int32Array, at: number, sign: 1 | -1, t: number, minutes: number, cost: number): boolean {
     const before = counts[at]!;
     counts[at] = before + sign;
@@ -147,8 +190,25 @@ export class Draft {
     return true;
   }
 
+  /** Books the acts of a way if they fit. */
+  private hold(i: number, { acts }: WayModel, shut?: Uint8Array): boolean {
+    for (const [k, { day, minutes }] of acts.entries()) {
+      if (shut?.[day] !== 1 && !this.isShut(day) && minutes <= this.roomOn(i, day) + 1e-9) {
+        this.errand(i, day, minutes, 1);
+        continue;
+      }
+      for (const earlier of acts.slice(0, k)) this.errand(i, earlier.day, earlier.minutes, -1);
+      return false;
+    }
+    return true;
+  }
+
+  private release(i: number, { acts }: WayModel): void {
+    for (const { day, minutes } of acts) this.errand(i, day, minutes, -1);
+  }
+
   /**
-   * Gives planting i its exact best days against everything else.
+   * Gives planting i its exact best way and days against everything else.
    *
    * @param share - how much of the prices counts, 0 = none
    * @param shut - 1 for days it may not take
@@ -157,44 +217,86 @@ export class Draft {
    */
   respond(i: number, prices: DayPrices, share: number, shut?: Uint8Array, openDay = -1): boolean {
     this.clear(i);
-    this.setTerms(i, prices, share, shut, false);
-    if (openDay >= 0) this.terms.fixed[openDay] = 0;
-    const found = this.finder.find(i, this.model.worth[i]!, this.terms);
-    if (found === -Infinity) return false;
-    this.place(i, this.finder.days, 0, this.finder.count);
+    const ways = this.model.ways[i]!;
+    let [best, bestWay, bestCount] = [-Infinity, 0, 0];
+    for (let w = 0; w < ways.length; w++) {
+      const way = ways[w]!;
+      const before = this.worth;
+      if (!this.hold(i, way, shut)) continue;
+      this.setTerms(i, prices, share, shut, false);
+      if (openDay >= 0) this.terms.fixed[openDay] = 0;
+      let found = this.finder.find(i, way, this.terms) - (before - this.worth);
+      for (const act of way.acts) found -= act.cost + share * prices.minute[act.day]! * act.minutes;
+      this.release(i, way);
+      if (found <= best + 1e-12) continue;
+      [best, bestWay, bestCount] = [found, w, this.finder.count];
+      this.wanted.set(this.finder.days);
+    }
+    if (best === -Infinity) return false;
+    this.place(i, this.wanted, 0, bestCount, bestWay);
     return true;
   }
 
   /**
-   * Gives planting i the days that it would take if nobody else were there, at the prices; whoever is in its way goes.
+   * Gives planting i the way and the days that it would take if nobody else were there, at the prices; whoever is in its
+   * way goes.
    *
-   * @param out - takes out another planting that is picked on day t, or lies curing then; false when there is none
+   * @param out - takes out another planting that is called at on day t, or lies curing then; false when there is none
    * @returns whether it could be placed
    */
   insist(i: number, prices: DayPrices, share: number, out: (t: number, cures: boolean) => boolean): boolean {
     this.clear(i);
-    this.setTerms(i, prices, share, undefined, true);
-    const found = this.finder.find(i, this.model.worth[i]!, this.terms);
-    if (found === -Infinity) return false;
-    const { horizon: H, rows, minutes, kitchen, area, cureDays } = this.model;
-    const { count } = this.finder;
-    this.wanted.set(this.finder.days);
+    const ways = this.model.ways[i]!;
+    let [best, bestWay, count] = [-Infinity, 0, 0];
+    for (let w = 0; w < ways.length; w++) {
+      const way = ways[w]!;
+      if (way.acts.some((act) => this.isShut(act.day))) continue;
+      this.setTerms(i, prices, share, undefined, true);
+      let outlay = 0;
+      for (const act of way.acts) {
+        outlay += act.cost + share * prices.minute[act.day]! * act.minutes + this.terms.fixed[act.day]!;
+        this.terms.fixed[act.day] = 0;
+        this.terms.opens[act.day] = 0;
+        this.terms.room[act.day]! -= act.minutes;
+      }
+      const found = this.finder.find(i, way, this.terms) - outlay;
+      if (found <= best + 1e-12) continue;
+      [best, bestWay, count] = [found, w, this.finder.count];
+      this.wanted.set(this.finder.days);
+    }
+    if (best === -Infinity || !this.makeRoom(i, ways[bestWay]!, count, out)) return false;
+    return this.keep(i, [...this.wanted.subarray(0, count)], bestWay);
+  }
+
+  /** Has others go until the wanted days of planting i fit. */
+  private makeRoom(i: number, way: WayModel, count: number, out: (t: number, cures: boolean) => boolean): boolean {
+    const { horizon: H, rows, area, cureDays } = this.model;
+    const { need } = this;
+    need.fill(0);
+    for (const act of way.acts) need[act.day] = act.minutes;
     let row = 0;
     for (let k = 0; k < count; k++) {
       const t = this.wanted[k]!;
       const a = row * H + t;
-      while (this.roomOn(i, t) + 1e-9 < minutes[i]![a]! || this.kitchenLeft[t]! + 1e-9 < kitchen[i]![a]!) if (!out(t, false)) return false; // prettier-ignore
+      need[t]! += way.minutes[a]!;
+      while (this.kitchenLeft[t]! + 1e-9 < way.kitchen[a]!) if (!out(t, false)) return false;
       for (let d = t; d < Math.min(H, t + cureDays[i]!); d++) while (this.curingLeft[d]! + 1e-9 < area[i]!) if (!out(d, true)) return false; // prettier-ignore
       if (rows[i]! > 1) row = t + 1;
     }
-    this.place(i, this.wanted, 0, count);
+    for (let t = 0; t < H; t++) while (need[t]! > 0 && this.roomOn(i, t) + 1e-9 < need[t]!) if (!out(t, false)) return false; // prettier-ignore
     return true;
   }
 
-  /** Minutes left on day t for a pick of planting i, the round's and the call's overheads off. */
+  /** Whether no round may be opened on day t any more. */
+  private isShut(t: number): boolean {
+    const limit = this.model.limitOf[t]!;
+    return this.model.minutesFree[t]! <= 0 || (this.errandsOn[t] === 0 && limit >= 0 && this.roundsLeft[limit]! <= 0);
+  }
+
+  /** Minutes left on day t for an errand at planting i, the round's and the call's overheads off. */
   private roomOn(i: number, t: number): number {
     const { problem, bedOf, horizon: H } = this.model;
-    return this.minutesLeft[t]! - (this.picksOn[t] === 0 ? problem.roundMinutes : 0) - (this.calls[bedOf[i]! * H + t] === 0 ? problem.bedMinutes : 0); // prettier-ignore
+    return this.minutesLeft[t]! - (this.errandsOn[t] === 0 ? problem.roundMinutes : 0) - (this.calls[bedOf[i]! * H + t] === 0 ? problem.bedMinutes : 0); // prettier-ignore
   }
 
   private setTerms(i: number, prices: DayPrices, share: number, shut: Uint8Array | undefined, alone: boolean): void {
@@ -204,12 +306,10 @@ export class Draft {
     for (let t = 0; t < H; t++) {
       minutePrice[t] = share * prices.minute[t]!;
       kitchenPrice[t] = share * prices.kitchen[t]!;
-      const limit = this.model.limitOf[t]!;
-      opens[t] = this.picksOn[t] === 0 ? 1 : 0;
-      const none = opens[t] === 1 && limit >= 0 && this.roundsLeft[limit]! <= 0;
-      room[t] = shut?.[t] === 1 || none || minutesFree[t]! <= 0 ? -1 : alone ? minutesFree[t]! - problem.roundMinutes - problem.bedMinutes : this.roomOn(i, t); // prettier-ignore
+      opens[t] = this.errandsOn[t] === 0 ? 1 : 0;
+      room[t] = shut?.[t] === 1 || this.isShut(t) ? -1 : alone ? minutesFree[t]! - problem.roundMinutes - problem.bedMinutes : this.roomOn(i, t); // prettier-ignore
       kitchenRoom[t] = alone ? kitchenFree[t]! : this.kitchenLeft[t]!;
-      fixed[t] = (this.picksOn[t] === 0 ? problem.roundCost : 0) + (this.calls[bed + t] === 0 ? problem.bedCost : 0);
+      fixed[t] = (opens[t] ? problem.roundCost : 0) + (this.calls[bed + t] === 0 ? problem.bedCost : 0);
     }
     if (area[i]! <= 0) return;
     for (let t = 0; t < H; t++)
@@ -221,4 +321,4 @@ export class Draft {
 }
 
 /** What an unpicked planting counts for; one that must be picked counts nothing until it is. */
-const unpicked = (endWorth: Float64Array) => (endWorth[0] === -Infinity ? 0 : endWorth[0]!);
+const unpicked = ({ endWorth }: WayModel) => (endWorth[0] === -Infinity ? 0 : endWorth[0]!);

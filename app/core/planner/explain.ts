@@ -1,5 +1,5 @@
 import { checkPlan } from "./check";
-import type { Picks, PlanProblem } from "./problem";
+import type { PlanProblem } from "./problem";
 import { solvePlan, type Plan, type SolveBudget } from "./solve";
 
 /** A planting that the plan leaves worse off than hands without limit would, and what would save it. */
@@ -22,16 +22,18 @@ export type Saver = { gain: number } & (
 const WORTH_TELLING = 0.15;
 const EXTRA_MINUTES = [10, 20, 40, 60];
 
-function worthOf(problem: PlanProblem, picks: Picks, id: string): number {
+function worthOf(problem: PlanProblem, { picks, ways }: Pick<Plan, "picks" | "ways">, id: string): number {
   const task = problem.tasks.find((t) => t.id === id);
   if (!task) throw new RangeError(`id: ${id} is not in the problem`);
+  const way = task.ways?.find((w) => w.id === ways[id]);
+  const { worth: table, endWorth } = way ?? task;
   let row = 0;
-  let worth = 0;
+  let worth = way ? -way.acts.reduce((sum, a) => sum + a.cost, 0) : 0;
   for (const t of picks[id] ?? []) {
-    worth += task.worth[row]![t]!;
+    worth += table[row]![t]!;
     row = t + 1;
   }
-  return worth + (row === 0 ? task.endWorth[0]! : task.repeat ? task.endWorth[row]! : 0);
+  return worth + (row === 0 ? endWorth[0]! : task.repeat ? endWorth[row]! : 0);
 }
 
 /**
@@ -48,23 +50,23 @@ export function losersOf(problem: PlanProblem, plan: Plan, budget: SolveBudget):
   const losers = problem.tasks
     .map((task) => ({
       id: task.id,
-      lost: worthOf(problem, ideal.picks, task.id) - worthOf(problem, plan.picks, task.id),
+      lost: worthOf(problem, ideal, task.id) - worthOf(problem, plan, task.id),
     }))
     .filter((l) => l.lost > WORTH_TELLING)
     .sort((a, b) => b.lost - a.lost);
-  return losers.slice(0, 4).map((loser) => ({ ...loser, saver: saverOf(problem, plan, ideal.picks, loser, budget) }));
+  return losers.slice(0, 4).map((loser) => ({ ...loser, saver: saverOf(problem, plan, ideal, loser, budget) }));
 }
 
 function saverOf(
   problem: PlanProblem,
   plan: Plan,
-  ideal: Picks,
+  ideal: Plan,
   loser: { id: string; lost: number },
   budget: SolveBudget,
 ) {
-  for (const { problem: helped, saver } of helps(problem, new Set(ideal[loser.id] ?? []))) {
+  for (const { problem: helped, saver } of helps(problem, new Set(ideal.picks[loser.id] ?? []))) {
     const again = solvePlan(helped, { ...budget, relaxIterations: 30, cycles: 1 });
-    const saved = worthOf(problem, again.picks, loser.id) - worthOf(problem, plan.picks, loser.id);
+    const saved = worthOf(problem, again, loser.id) - worthOf(problem, plan, loser.id);
     const gain = again.worth - plan.worth;
     if (saved > loser.lost * 0.6 && gain > 0) return { ...saver, gain };
   }
@@ -104,7 +106,7 @@ export function moveCosts(problem: PlanProblem, plan: Plan, id: string, pickDay:
   const others = (plan.picks[id] ?? []).filter((t) => t !== pickDay);
   return problem.days.map((_, t) => {
     if (others.includes(t)) return null;
-    const moved = checkPlan(problem, { ...plan.picks, [id]: [...others, t].sort((a, b) => a - b) });
+    const moved = checkPlan(problem, { ...plan.picks, [id]: [...others, t].sort((a, b) => a - b) }, plan.ways);
     return moved.status === "allowed" ? plan.worth - moved.worth : null;
   });
 }

@@ -28,6 +28,7 @@ export class Improver {
   private readonly isTouched: Uint8Array;
   private readonly before: Int32Array;
   private readonly beforeCount: Int32Array;
+  private readonly beforeWay: Int32Array;
   private readonly none: DayPrices;
   /** Days on which there are hands. */
   private readonly openDays: number[];
@@ -37,6 +38,7 @@ export class Improver {
   private readonly shut: Uint8Array;
   readonly bestDays: Int32Array;
   readonly bestCount: Int32Array;
+  readonly bestWay: Int32Array;
   best: number;
   private readonly scale: number;
   private readonly members: number[][];
@@ -54,13 +56,15 @@ export class Improver {
     this.isTouched = new Uint8Array(n);
     this.before = new Int32Array(n * H);
     this.beforeCount = new Int32Array(n);
+    this.beforeWay = new Int32Array(n);
     this.none = noPrices(H);
     this.shut = new Uint8Array(H);
     this.openDays = [...model.minutesFree.keys()].filter((t) => model.minutesFree[t]! > 0);
     this.bestDays = draft.days.slice();
     this.bestCount = draft.count.slice();
+    this.bestWay = draft.way.slice();
     this.best = draft.worth;
-    const worths = model.worth.reduce((sum, w, i) => sum + Math.max(0, w.reduce((a, b) => Math.max(a, b), 0)) * (model.rows[i]! > 1 ? 2 : 1), 0); // prettier-ignore
+    const worths = model.stake.reduce((sum, stake, i) => sum + stake * (model.rows[i]! > 1 ? 2 : 1), 0);
     this.scale = worths / Math.max(1, n);
     this.members = Array.from({ length: model.beds }, (_, b) => [...model.bedOf.keys()].filter((i) => model.bedOf[i] === b)); // prettier-ignore
   }
@@ -92,6 +96,7 @@ export class Improver {
     this.best = this.draft.worth;
     this.bestDays.set(this.draft.days);
     this.bestCount.set(this.draft.count);
+    this.bestWay.set(this.draft.way);
   }
 
   /** Puts the best plan known back. */
@@ -99,7 +104,8 @@ export class Improver {
     const { draft } = this;
     const H = draft.model.horizon;
     for (let i = 0; i < draft.model.plantings; i++) draft.clear(i);
-    for (let i = 0; i < draft.model.plantings; i++) draft.place(i, this.bestDays, i * H, this.bestCount[i]!);
+    for (let i = 0; i < draft.model.plantings; i++)
+      draft.place(i, this.bestDays, i * H, this.bestCount[i]!, this.bestWay[i]!);
   }
 
   private touch(i: number): void {
@@ -109,6 +115,7 @@ export class Improver {
     this.isTouched[i] = 1;
     this.touched[this.touchedCount++] = i;
     this.beforeCount[i] = draft.count[i]!;
+    this.beforeWay[i] = draft.way[i]!;
     for (let k = 0; k < draft.count[i]!; k++) before[i * H + k] = draft.days[i * H + k]!;
   }
 
@@ -118,7 +125,7 @@ export class Improver {
     for (let j = 0; j < this.touchedCount; j++) draft.clear(this.touched[j]!);
     for (let j = 0; j < this.touchedCount; j++) {
       const i = this.touched[j]!;
-      draft.place(i, this.before, i * H, this.beforeCount[i]!);
+      draft.place(i, this.before, i * H, this.beforeCount[i]!, this.beforeWay[i]!);
     }
   }
 
@@ -170,7 +177,7 @@ export class Improver {
       const from = this.below(n);
       for (let k = 0; k < n; k++) {
         const j = (from + k) % n;
-        if (j === i || draft.count[j] === 0) continue;
+        if (j === i || !draft.isUsed(j)) continue;
         if (!(cures ? draft.curesOn(j, t) : draft.isOn(j, t))) continue;
         this.touch(j);
         draft.clear(j);

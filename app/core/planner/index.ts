@@ -1,6 +1,6 @@
 export { checkPlan, type PlanCheck, type PlanLimit } from "./check";
 export { losersOf, moveCosts, type Loser, type Saver } from "./explain";
-export { PlanProblem, PlantingTask, type Picks } from "./problem";
+export { PlanProblem, PlantingTask, type Picks, type TaskWay, type Ways } from "./problem";
 export {
   improvingPlan,
   solvePlan,

@@ -1,4 +1,18 @@
-import type { PlanProblem, PlantingTask } from "./problem";
+import type { PlanProblem, PlantingTask, TaskWay } from "./problem";
+
+/** What a planting offers in one way of treating it. */
+export interface WayModel {
+  /** Empty where it is left as it stands. */
+  id: string;
+  /** At most one a day. */
+  acts: TaskWay["acts"];
+  /** worth[row · H + t]; minutes and kitchen likewise, minutes Infinity where a pick is not allowed or can never fit. */
+  worth: Float64Array;
+  minutes: Float64Array;
+  kitchen: Float64Array;
+  /** −Infinity where a pin would be left out. */
+  endWorth: Float64Array;
+}
 
 /** The problem as numbers: flat tables, beds and plantings by index. */
 export interface PlanModel {
@@ -8,12 +22,8 @@ export interface PlanModel {
   rows: Int32Array;
   bedOf: Int32Array;
   beds: number;
-  /** worth[i][row · H + t]; minutes and kitchen likewise, minutes Infinity where a pick is not allowed or can never fit. */
-  worth: Float64Array[];
-  minutes: Float64Array[];
-  kitchen: Float64Array[];
-  /** −Infinity where a pin would be left out. */
-  endWorth: Float64Array[];
+  /** Of planting i, first as it stands, then the ways that could fit. */
+  ways: WayModel[][];
   /** Curing space of a pick of planting i, m², and for how many days; 0 = none. */
   area: Float64Array;
   cureDays: Int32Array;
@@ -45,13 +55,7 @@ export function planModel(problem: PlanProblem): PlanModel {
     rows: Int32Array.from(tasks, (t) => (t.repeat ? horizon + 1 : 1)),
     beds: bedIds.length,
     bedOf: Int32Array.from(tasks, (t) => bedIds.indexOf(t.bedId)),
-    worth: tasks.map((t) => table(t, horizon, "worth")),
-    minutes: tasks.map((t) => table(t, horizon, "minutes")),
-    kitchen: tasks.map((t) => table(t, horizon, "kitchen")),
-    endWorth: tasks.map((t) => {
-      if (t.endWorth.length !== (t.repeat ? horizon + 1 : 1)) throw new RangeError(`endWorth of ${t.id}: not an entry a row`); // prettier-ignore
-      return Float64Array.from(t.endWorth);
-    }),
+    ways: tasks.map((t) => [wayOf(t, horizon), ...(t.ways ?? []).map((way) => wayOf(t, horizon, way))]),
     area: Float64Array.from(tasks, (t) => t.curing?.area ?? 0),
     cureDays: Int32Array.from(tasks, (t) => t.curing?.days ?? 0),
     stake: Float64Array.from(tasks, (t) => t.worth.flat().reduce((a, b) => Math.max(a, b), 0)),
@@ -61,8 +65,41 @@ export function planModel(problem: PlanProblem): PlanModel {
     ...roundLimits(problem),
     problem,
   };
-  tasks.forEach((task, i) => shut(model, i, task));
+  tasks.forEach((task, i) => {
+    if (task.repeat && task.curing) throw new RangeError(`curing of ${task.id}: only what is taken once is cured`);
+    if ([...(task.pins ?? []), ...(task.bans ?? [])].some((t) => t >= horizon)) throw new RangeError(`pins or bans of ${task.id}: beyond the last day`); // prettier-ignore
+    model.ways[i] = model.ways[i]!.filter((way) => way.acts.every((act) => couldAct(model, act)));
+    for (const way of model.ways[i]!) shut(model, i, task, way);
+  });
   return model;
+}
+
+/** Whether an act would fit its day if nothing else were done on it. */
+const couldAct = ({ problem, minutesFree, limitOf, mostRounds }: PlanModel, { day, minutes }: TaskWay["acts"][number]) =>
+  minutesFree[day]! > 0 && minutes + problem.roundMinutes + problem.bedMinutes <= minutesFree[day]! + 1e-9 && (limitOf[day]! < 0 || mostRounds[limitOf[day]!]! > 0); // prettier-ignore
+
+/** A planting as it stands, or in a way of its. */
+function wayOf(task: PlantingTask, horizon: number, way?: TaskWay): WayModel {
+  const of = `${task.id}${way ? ` ${way.id}` : ""}`;
+  const rows = task.repeat ? horizon + 1 : 1;
+  const { worth, minutes, kitchen, endWorth } = way ?? task;
+  const acts = way?.acts ?? [];
+  if (acts.some((a) => a.day >= horizon) || new Set(acts.map((a) => a.day)).size < acts.length) throw new RangeError(`acts of ${of}: two on a day, or beyond the last day`); // prettier-ignore
+  if (endWorth.length !== rows) throw new RangeError(`endWorth of ${of}: not an entry a row`);
+  const table = (what: string, entries: readonly (readonly (number | null)[])[] | undefined) => {
+    if (!entries) return new Float64Array(rows * horizon);
+    if (entries.length !== rows || entries.some((r) => r.length !== horizon))
+      throw new RangeError(`${what} of ${of}: not ${rows} rows of ${horizon} days`);
+    return Float64Array.from(entries.flat(), (x) => x ?? Infinity);
+  };
+  return {
+    id: way?.id ?? "",
+    acts,
+    worth: table("worth", worth),
+    minutes: table("minutes", minutes),
+    kitchen: table("kitchen", kitchen),
+    endWorth: Float64Array.from(endWorth),
+  };
 }
 
 function curingFreeOf({ days, curingFree = Infinity }: PlanProblem): Float64Array {
@@ -81,15 +118,6 @@ function roundLimits({ days, roundLimits = [] }: PlanProblem): Pick<PlanModel, "
   return { limitOf, mostRounds: Float64Array.from(roundLimits, (l) => l.most) };
 }
 
-function table(task: PlantingTask, horizon: number, what: "worth" | "minutes" | "kitchen"): Float64Array {
-  const count = task.repeat ? horizon + 1 : 1;
-  const rows = task[what];
-  if (!rows) return new Float64Array(count * horizon);
-  if (rows.length !== count || rows.some((r) => r.length !== horizon))
-    throw new RangeError(`${what} of ${task.id}: not ${count} rows of ${horizon} days`);
-  return Float64Array.from((rows as (number | null)[][]).flat(), (x) => x ?? Infinity);
-}
-
 /** Whether a pick of planting i on day t finds space to cure while nothing else cures. */
 function hasRacks({ horizon, area, cureDays, curingFree }: PlanModel, i: number, t: number): boolean {
   for (let d = t; d < Math.min(horizon, t + cureDays[i]!); d++) if (area[i]! > curingFree[d]! + 1e-9) return false;
@@ -97,19 +125,17 @@ function hasRacks({ horizon, area, cureDays, curingFree }: PlanModel, i: number,
 }
 
 /** Shuts what is banned, what jumps over a pin, and what could not fit if it were the only pick of its day. */
-function shut(model: PlanModel, i: number, task: PlantingTask): void {
-  const { horizon: H, problem } = model;
-  if (task.repeat && task.curing) throw new RangeError(`curing of ${task.id}: only what is taken once is cured`);
-  if ([...(task.pins ?? []), ...(task.bans ?? [])].some((t) => t >= H)) throw new RangeError(`pins or bans of ${task.id}: beyond the last day`); // prettier-ignore
-  const minutes = model.minutes[i]!;
+function shut(model: PlanModel, i: number, task: PlantingTask, { acts, minutes, kitchen, endWorth }: WayModel): void {
+  const { horizon: H, problem, limitOf, mostRounds } = model;
   const overhead = problem.roundMinutes + problem.bedMinutes;
   for (let row = 0; row < model.rows[i]!; row++) {
     for (let t = row; t < H; t++) {
-      const free = model.minutesFree[t]!;
-      const fits = free > 0 && (model.limitOf[t]! < 0 || model.mostRounds[model.limitOf[t]!]! > 0) && minutes[row * H + t]! + overhead <= free + 1e-9 && model.kitchen[i]![row * H + t]! <= model.kitchenFree[t]! + 1e-9 && hasRacks(model, i, t); // prettier-ignore
+      const free = model.minutesFree[t]! - (acts.find((a) => a.day === t)?.minutes ?? 0);
+      const walks = model.minutesFree[t]! > 0 && (limitOf[t]! < 0 || mostRounds[limitOf[t]!]! > 0);
+      const fits = walks && minutes[row * H + t]! + overhead <= free + 1e-9 && kitchen[row * H + t]! <= model.kitchenFree[t]! + 1e-9 && hasRacks(model, i, t); // prettier-ignore
       const jumps = task.pins?.some((p) => (task.repeat ? p >= row && p < t : p !== t)) ?? false;
       if (!fits || jumps || task.bans?.includes(t)) minutes[row * H + t] = Infinity;
     }
-    if (task.pins?.some((p) => p >= row)) model.endWorth[i]![row] = -Infinity;
+    if (task.pins?.some((p) => p >= row)) endWorth[row] = -Infinity;
   }
 }

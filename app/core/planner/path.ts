@@ -1,4 +1,4 @@
-import type { PlanModel } from "./model";
+import type { PlanModel, WayModel } from "./model";
 
 /** What a pick of one planting on each day costs beyond its own worth, and what it may take. Arrays of H. */
 export interface DayTerms {
@@ -14,6 +14,8 @@ export interface DayTerms {
   opens: Uint8Array;
   roundsLeft: Float64Array;
 }
+
+type Tables = Pick<WayModel, "worth" | "minutes" | "kitchen" | "endWorth">;
 
 /** Beyond any limit, and less than Infinity, which shuts a pick. */
 const NO_LIMIT = 1e12;
@@ -59,15 +61,12 @@ export class PathFinder {
   }
 
   /**
-   * @param worth - of planting i, or what is left of it after multipliers, [row · H + t]
+   * @param way - of planting i
    * @returns the value of the best path; −Infinity when a pin cannot be kept
    */
-  find(i: number, worth: Float64Array, terms: DayTerms): number {
+  find(i: number, { worth, minutes, kitchen, endWorth }: Tables, terms: DayTerms): number {
     const { model, best, next, days } = this;
     const H = model.horizon;
-    const minutes = model.minutes[i]!;
-    const kitchen = model.kitchen[i]!;
-    const endWorth = model.endWorth[i]!;
     const rows = model.rows[i]!;
     const { minutePrice, kitchenPrice, fixed, room, kitchenRoom } = terms;
     for (let row = rows - 1; row >= 0; row--) {
@@ -94,7 +93,9 @@ export class PathFinder {
       if (rows === 1 || t + 1 >= rows) break;
       row = t + 1;
     }
-    return rows > 1 && this.opensTooMany(terms) ? this.findWithin(i, worth, terms) : best[0]!;
+    return rows > 1 && this.opensTooMany(terms)
+      ? this.findWithin({ worth, minutes, kitchen, endWorth }, terms)
+      : best[0]!;
   }
 
   /** Whether the path found opens more rounds than a limit allows. */
@@ -110,16 +111,14 @@ export class PathFinder {
   }
 
   /** The best path that keeps to the limits on rounds, O(H² · most): how many were opened is part of where it stands. */
-  private findWithin(i: number, worth: Float64Array, terms: DayTerms): number {
+  private findWithin({ worth, minutes, kitchen, endWorth }: Tables, terms: DayTerms): number {
     const { model, bestOpened: best, nextOpened: next, days, layers } = this;
     const { horizon: H, limitOf } = model;
-    const minutes = model.minutes[i]!;
-    const kitchen = model.kitchen[i]!;
     const { minutePrice, kitchenPrice, fixed, room, kitchenRoom, opens, roundsLeft } = terms;
     const after = (row: number, opened: number, t: number) => (limitOf[t]! < 0 ? 0 : (row > 0 && limitOf[row - 1] === limitOf[t] ? opened : 0) + opens[t]!); // prettier-ignore
     for (let row = H; row >= 0; row--)
       for (let opened = 0; opened < layers; opened++) {
-        let value = model.endWorth[i]![row]!;
+        let value = endWorth[row]!;
         let choice = -1;
         for (let t = row, a = row * H + row; t < H; t++, a++) {
           const m = minutes[a]!;

@@ -46,7 +46,7 @@ test.each([201, 202, 203])(
   (seed) => {
     const problem = planInstance(seed, 30, 14);
     const plan = solvePlan(problem, quick);
-    const check = checkPlan(problem, plan.picks);
+    const check = checkPlan(problem, plan.picks, plan.ways);
     if (check.status !== "allowed") throw new Error(check.reasons.join("; "));
     expect(check.worth).toBeCloseTo(plan.worth, 6);
     expect(plan.worth).toBeLessThanOrEqual(plan.upperBound + 1e-6);
@@ -106,7 +106,7 @@ test("a plan at once, then better ones: never worse than before, each allowed, t
   const plans = [...improvingPlan(problem, { ...quick, cycles: 5 })];
   expect(plans).toHaveLength(6);
   for (const [k, plan] of plans.entries()) {
-    expect(checkPlan(problem, plan.picks).status).toBe("allowed");
+    expect(checkPlan(problem, plan.picks, plan.ways).status).toBe("allowed");
     if (k === 0) continue;
     expect(plan.worth).toBeGreaterThanOrEqual(plans[k - 1]!.worth - 1e-9);
     expect(plan.upperBound).toBeLessThanOrEqual(plans[k - 1]!.upperBound + 1e-9);

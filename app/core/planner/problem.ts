@@ -5,6 +5,23 @@ import { IsoDay } from "../calendar";
 const Row = z.array(z.number());
 const DayIndex = z.number().int().min(0);
 
+/** Something done beside picking: on a day, so many minutes at the bed, and what it costs in worth. */
+const Act = z.object({ day: DayIndex, minutes: z.number().min(0), cost: z.number().min(0) });
+
+/**
+ * What a planting offers when something is done beside picking that changes what follows: it is covered for a night,
+ * brought in, its vines are cut. The tables are shaped as the planting's own, and stand in their place.
+ */
+const TaskWay = z.object({
+  id: z.string().min(1),
+  acts: z.array(Act).min(1),
+  worth: z.array(Row),
+  minutes: z.array(z.array(z.number().nullable())),
+  endWorth: Row,
+  kitchen: z.array(z.array(z.number().min(0))).optional(),
+});
+export type TaskWay = z.infer<typeof TaskWay>;
+
 /**
  * What one planting offers. Row 0 of each table is "no pick yet", row s + 1 "last picked on day s";
  * column t is a pick on day t. Entries with t < row mean nothing. A one-off planting has row 0 only.
@@ -23,6 +40,8 @@ export const PlantingTask = z.object({
   kitchen: z.array(z.array(z.number().min(0))).optional(),
   /** Space that a one-off pick takes to cure, m², from its day on for so many days. */
   curing: z.object({ area: z.number().min(0), days: z.number().int().min(1) }).optional(),
+  /** Other ways to treat it, of which a plan takes one or none. */
+  ways: z.array(TaskWay).optional(),
   /** Days on which it must be picked, and days on which it may not be: the household's word, wet leaves, an interval. */
   pins: z.array(DayIndex).optional(),
   bans: z.array(DayIndex).optional(),
@@ -54,3 +73,6 @@ export type PlanProblem = z.infer<typeof PlanProblem>;
 
 /** Pick days per planting, rising; empty = not picked in the horizon. */
 export type Picks = Record<string, number[]>;
+
+/** The way that is taken with a planting; one that is not named is left as it stands. */
+export type Ways = Record<string, string>;

@@ -110,8 +110,9 @@ export function relax(model: PlanModel, lowerBound: number, iterations: number, 
   const { plantings: n, horizon: H, beds, bedOf, problem, minutesFree, kitchenFree, curingFree } = model;
   const prices = start ? copyOf(start.from.prices) : noPrices(H);
   const link = priced(start ? start.from.link.slice() : new Float64Array(n * H), 1);
-  const minute = priced(prices.minute, usual(model.minutes));
-  const kitchen = priced(prices.kitchen, usual(model.kitchen));
+  const ways = model.ways.flat();
+  const minute = priced(prices.minute, usual(ways.map((w) => w.minutes)));
+  const kitchen = priced(prices.kitchen, usual(ways.map((w) => w.kitchen)));
   const curing = priced(prices.curing, usual([model.area]));
   const ascent = new Ascent([link, minute, kitchen, curing], start?.step);
   const best: Relaxation = { upperBound: Infinity, prices: copyOf(prices), link: link.price.slice(), share: new Float64Array(n * H) }; // prettier-ignore
@@ -122,6 +123,25 @@ export function relax(model: PlanModel, lowerBound: number, iterations: number, 
   const gain = new Float64Array(H);
   const callsOn = new Int32Array(H);
   for (let t = 0; t < H; t++) if (minutesFree[t]! <= 0) terms.room[t] = -1;
+  const days = new Int32Array(H);
+  /** The best way of planting i at the prices; a call that its acts pay for is paid for its picks of that day. */
+  const bestWay = (i: number) => {
+    let chosen = { value: -Infinity, way: model.ways[i]![0]!, count: 0 };
+    for (const way of model.ways[i]!) {
+      terms.fixed.set(link.price.subarray(i * H, (i + 1) * H));
+      let outlay = 0;
+      for (const act of way.acts) {
+        outlay += act.cost + prices.minute[act.day]! * act.minutes + terms.fixed[act.day]!;
+        terms.fixed[act.day] = 0;
+      }
+      addCuring(model, i, prices.curing, terms.fixed);
+      const value = finder.find(i, way, terms) - outlay;
+      if (value <= chosen.value) continue;
+      chosen = { value, way, count: finder.count };
+      days.set(finder.days);
+    }
+    return chosen;
+  };
   for (let k = 0; k < iterations; k++) {
     let bound = curingWorth(model, prices.curing);
     // The mean of the later half tells best what lies between the paths that the prices swing between.
@@ -136,15 +156,18 @@ export function relax(model: PlanModel, lowerBound: number, iterations: number, 
     terms.minutePrice.set(prices.minute);
     terms.kitchenPrice.set(prices.kitchen);
     for (let i = 0; i < n; i++) {
-      terms.fixed.set(link.price.subarray(i * H, (i + 1) * H));
-      for (let t = 0; t < H; t++) linksAt[bedOf[i]! * H + t]! += terms.fixed[t]!;
-      addCuring(model, i, prices.curing, terms.fixed);
-      bound += finder.find(i, model.worth[i]!, terms);
+      for (let t = 0; t < H; t++) linksAt[bedOf[i]! * H + t]! += link.price[i * H + t]!;
+      const chosen = bestWay(i);
+      bound += chosen.value;
       let row = 0;
-      for (let p = 0; p < finder.count; p++) {
-        const t = finder.days[p]!;
-        minute.over[t]! += model.minutes[i]![row * H + t]!;
-        kitchen.over[t]! += model.kitchen[i]![row * H + t]!;
+      for (const act of chosen.way.acts) {
+        minute.over[act.day]! += act.minutes;
+        link.over[i * H + act.day] = 1;
+      }
+      for (let p = 0; p < chosen.count; p++) {
+        const t = days[p]!;
+        minute.over[t]! += chosen.way.minutes[row * H + t]!;
+        kitchen.over[t]! += chosen.way.kitchen[row * H + t]!;
         for (let d = t; d < Math.min(H, t + model.cureDays[i]!); d++) curing.over[d]! += model.area[i]!;
         link.over[i * H + t] = 1;
         best.share[i * H + t]! += forgetting;

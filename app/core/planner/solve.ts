@@ -4,11 +4,13 @@ import { Draft } from "./draft";
 import { firstDraft } from "./first-draft";
 import { Improver } from "./improve";
 import { planModel } from "./model";
-import type { Picks, PlanProblem } from "./problem";
+import type { Picks, PlanProblem, Ways } from "./problem";
 import { relax, type Relaxation, type RelaxStart } from "./relax";
 
 export interface Plan {
   picks: Picks;
+  /** The way that is taken with a planting, where it is not left as it stands. */
+  ways: Ways;
   worth: number;
   /** No plan whatever is worth more than this. */
   upperBound: number;
@@ -44,7 +46,7 @@ export function thoroughBudget(plantings: number): SolveBudget {
 const splits = (plantings: number, work: number) => Math.round(Math.min(120, work / Math.max(1, plantings)));
 
 /** A plan to start from: after an edit most of it still stands. */
-export type PlanStart = Pick<Plan, "picks" | "prices">;
+export type PlanStart = Pick<Plan, "picks" | "prices"> & { ways?: Ways };
 
 /** Iterations of the prices for the first plan that is shown, and for one that starts from another. */
 const FIRST_ITERATIONS = 30;
@@ -65,7 +67,7 @@ export function* improvingPlan(
 ): Generator<Plan, Plan> {
   const model = planModel(problem);
   if (from && from.prices.link.length !== model.plantings * model.horizon) throw new RangeError("from: a plan of other plantings or days"); // prettier-ignore
-  const draft = firstDraft(model, from?.picks);
+  const draft = firstDraft(model, from);
   const start: RelaxStart | undefined = from && { from: from.prices, step: WARM_STEP };
   let relaxation = relax(model, draft.worth, Math.min(FIRST_ITERATIONS, budget.relaxIterations), start);
   let { upperBound } = relaxation;
@@ -88,6 +90,7 @@ function planOf(draft: Draft, upperBound: number, { prices, link }: Relaxation):
   const nothing = draft.model.problem.tasks.reduce((sum, t) => sum + t.endWorth[0]!, 0);
   return {
     picks: draft.picks(),
+    ways: draft.ways(),
     worth,
     upperBound: Math.max(worth, upperBound),
     gap: Math.max(0, upperBound - worth) / Math.max(1e-9, Math.abs(worth - nothing)),

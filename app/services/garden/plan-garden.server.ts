@@ -33,7 +33,7 @@ export function planGarden(db: Db, row: GardenRow, kept: KeptPlan): Planned {
  */
 function checkedPlan(problem: PlanProblem): Plan {
   const plan = solvePlan(problem);
-  const check = checkPlan(problem, plan.picks);
+  const check = checkPlan(problem, plan.picks, plan.ways);
   if (check.status === "not allowed") throw new Error(`the plan is not allowed: ${check.reasons.join("; ")}`);
   return plan;
 }
@@ -71,7 +71,7 @@ const ASKING_AGAIN = { seed: 1, relaxIterations: 30, boundSplits: 0, repairItera
 export function losersIn({ outlook: { problem }, plan }: Asked): Loser[] {
   const picked = { ...problem, tasks: problem.tasks.filter((t) => !isLookTask(t.id)) };
   const picks = Object.fromEntries(Object.entries(plan.picks).filter(([id]) => !isLookTask(id)));
-  const check = checkPlan(picked, picks);
+  const check = checkPlan(picked, picks, plan.ways);
   return losersOf(
     picked,
     { ...plan, picks, worth: check.status === "allowed" ? check.worth : plan.worth },
