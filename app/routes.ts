@@ -15,7 +15,7 @@ export default [
     route("notes/sheets", "routes/sheets.tsx"),
     route("notes/:cropId", "routes/crop-notes.tsx"),
   ]),
-  route("unfit", "routes/unfit.ts"),
+  route("advice", "routes/advice.ts"),
   route("health", "routes/health.tsx"),
   route("places", "routes/places.ts"),
   route("ledger.csv", "routes/ledger-csv.ts"),

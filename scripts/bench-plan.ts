@@ -38,7 +38,7 @@ const quantile = (values: readonly number[], share: number) => {
 };
 const percent = (x: number) => `${(100 * x).toFixed(3)} %`;
 
-function allowed(problem: PlanProblem, plan: Pick<Plan, "picks" | "worth">): number {
+function allowed(problem: PlanProblem, plan: Pick<Plan, "picks" | "ways" | "worth">): number {
   const check = checkPlan(problem, plan.picks, plan.ways);
   if (check.status !== "allowed") throw new Error(check.reasons.join("; "));
   if (Math.abs(check.worth - plan.worth) > 1e-6) throw new Error(`worth told ${plan.worth}, is ${check.worth}`);

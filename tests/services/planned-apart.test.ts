@@ -5,8 +5,8 @@ import { afterAll, describe, expect, test, vi } from "vitest";
 import { openGarden, type Db } from "~/db/client.server";
 import { theGarden } from "~/db/garden/garden.server";
 import { plantDemoGarden } from "~/services/demo/demo-garden.server";
-import { losersFor, planAhead, plannedGarden } from "~/services/garden/planned-garden.server";
-import { losersIn, planGarden } from "~/services/garden/plan-garden.server";
+import { adviceFor, planAhead, plannedGarden } from "~/services/garden/planned-garden.server";
+import { adviceOn, askedOf, planGarden } from "~/services/garden/plan-garden.server";
 import * as planners from "~/services/garden/planners.server";
 import { whenPlanned } from "~/services/garden/when-planned.server";
 import { csvPart } from "~/services/ledger/ledger-csv.server";
@@ -76,9 +76,10 @@ describe("a plan would have held up every other request: it is worked out in a t
 
   test("what does not fit is found apart too, and says the same", { timeout: 60_000 }, async () => {
     const planned = plannedGarden(db, rowOf(db));
-    const first = losersFor(db, planned);
-    expect(losersFor(db, planned)).toBe(first);
-    expect(await first).toEqual(losersIn(planned));
+    const first = adviceFor(db, planned);
+    expect(adviceFor(db, planned)).toBe(first);
+    expect(await first).toEqual(adviceOn(askedOf(planned)));
+    expect(await planners.adviceApart(planned)).toEqual(await first);
   });
 
   test("a thread that cannot start would have kept every page waiting: then it is planned here", async () => {

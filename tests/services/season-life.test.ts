@@ -2,7 +2,7 @@ import { expect, test } from "vitest";
 import { plannedGarden } from "~/services/garden/planned-garden.server";
 import { seasonLifeOf } from "~/services/life/season-life.server";
 import { cropYearOf } from "~/services/notes/notes-page.server";
-import { unfitOf } from "~/services/horizon/horizon-page.server";
+import { adviceOf } from "~/services/horizon/horizon-page.server";
 import { between, sayExpected } from "~/views/words";
 import { catalogue } from "~/catalogue/catalogue.server";
 import { demoGarden } from "./garden-fixture";
@@ -48,7 +48,7 @@ test("no loss is told of what nobody has seen", async () => {
     const { looks, picks, counts } = outlook.plantings.find((p) => p.planting.id === id)!.planting;
     return looks.length + picks.length + counts.length > 0;
   };
-  for (const told of await unfitOf(db, garden)) expect(seen(told.plantingId!)).toBe(true);
+  for (const told of (await adviceOf(db, garden)).unfit) expect(seen(told.plantingId!)).toBe(true);
 });
 
 test("amounts are told with their doubt, in one unit, and as one number where it is well known", () => {

@@ -1,19 +1,10 @@
 import type { IsoDay } from "../calendar";
-import {
-  BED_CLIMATES,
-  COVERS,
-  FREEZE_CLASSES,
-  coverGainOf,
-  nightOddsBelow,
-  type BedKind,
-  type StormDay,
-} from "../hazards";
+import { BED_CLIMATES, COVERS, FREEZE_CLASSES, coverGainOf, nightOddsBelow, type StormDay } from "../hazards";
+import { COVERABLE } from "./protections";
 import type { BedOdds, HazardAct, Touched } from "./hazard";
 import type { GardenOutlook } from "./look-ahead";
 import type { PlantingOutlook } from "./planting-outlook";
 
-/** Beds that a cover laid for the night can be put on. */
-const COVERABLE: readonly BedKind[] = ["open", "raised", "low", "wall", "container"];
 const MOST_COVERS = 2;
 /** Covering is worth naming when it takes this much off the odds: our judgement. */
 const HELPS = 0.08;

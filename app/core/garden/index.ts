@@ -21,5 +21,7 @@ export { seasonLife, type SeasonLife } from "./season-life";
 export { LOOK_MINUTES, isLookTask, lookTaskId, looksAsked } from "./looks-due";
 export { HouseholdLimits, rackFor } from "./household-limits";
 export { type WantBlock, type WantedDay } from "./wanted-days";
+export { payingCovers, type PayingCover } from "./protections";
+export { type TaskProtection } from "./planting-offer";
 export { isCounted } from "./is-counted";
 export { type BanReason } from "./pick-bans";

@@ -12,6 +12,7 @@ import { HouseholdLimits, limitsOfPlan } from "./household-limits";
 import { asTheHouseholdWants } from "./household-parts";
 import { withLook } from "./looks-due";
 import { planProblem } from "./plan-problem";
+import { withProtections } from "./protections";
 import { withWanted, type WantedDay } from "./wanted-days";
 import { yieldLearnerOf } from "./season-yields";
 import { plantingOutlook, type PlantingOutlook, type PlantingSetting } from "./planting-outlook";
@@ -80,16 +81,11 @@ export function lookAhead(
     const taught = garden.firstPicks.filter((f) => f.cropId === crop.id);
     const bears = yields(crop, planting.variety);
     const key = JSON.stringify([planting, bed, limits, around.variety, around.schools, around.covers, taught, bears]);
-    return keptOutlook(
-      kept,
-      key,
-      planting,
-      crop,
-      terms,
-      limits,
-      () =>
-      plantingOutlook(planting, { ...around, bears, learnt: learner(crop.id, planting.variety) } satisfies PlantingSetting, sky, terms), // prettier-ignore
-    );
+    return keptOutlook(kept, key, planting, crop, terms, () => {
+      const setting: PlantingSetting = { ...around, bears, learnt: learner(crop.id, planting.variety) };
+      const under = (nights: CoverNight[]) => asTheHouseholdWants(plantingOutlook(planting, { ...setting, covers: [...around.covers, ...nights] }, sky, terms), limits, sky.days); // prettier-ignore
+      return withLook(withProtections(under([]), under, sky, terms), terms);
+    });
   });
   for (const id of kept.plantings.keys()) if (!garden.plantings.some((p) => p.id === id)) kept.plantings.delete(id);
   const minutesFree = terms.map((t) => t.minutes);
@@ -145,13 +141,12 @@ function keptOutlook(
   planting: PlantingState,
   crop: Crop,
   terms: DayTerms[],
-  limits: HouseholdLimits,
   work: () => PlantingOutlook,
 ): PlantingOutlook {
   const known = kept.plantings.get(planting.id);
   // The terms hang on the sky: where they stand, it does.
   if (known?.key === key && known.crop === crop && known.terms === terms) return known.outlook;
-  const outlook = withLook(asTheHouseholdWants(work(), limits, terms.map((t) => t.day)), terms); // prettier-ignore
+  const outlook = work();
   kept.plantings.set(planting.id, { key, crop, terms, outlook });
   return outlook;
 }

@@ -1,7 +1,7 @@
 import type { SettingRate, YieldPrior } from "../cropping";
 import type { Crop } from "../crops";
 import type { Survival } from "../hazards";
-import type { PlantingTask } from "../planner";
+import type { PlantingTask, TaskWay } from "../planner";
 import type { Assessment, Development, Judgement } from "../readiness";
 import type { DayTerms } from "./day-terms";
 import type { GardenSky } from "./garden-sky";
@@ -13,6 +13,12 @@ export interface TaskPart {
   task: PlantingTask;
   /** Pieces by row and day, as the task's tables. */
   pieces: number[][];
+}
+
+/** Another way to treat a task of the plan: under a cover, say. */
+export interface TaskProtection {
+  taskId: string;
+  way: TaskWay;
 }
 
 /** What a pick of the planting brings, day by day and row by row. */

@@ -26,7 +26,7 @@ import { bansOf, type BanReason } from "./pick-bans";
 import { BED_MINUTES, ROUND_MINUTES } from "./plan-problem";
 import { pickedAgain } from "./picked-again";
 import type { PlantingTask } from "../planner";
-import type { PlantingOffer } from "./planting-offer";
+import type { PlantingOffer, TaskProtection } from "./planting-offer";
 import { ripeningOf } from "./planting-ripens";
 import { liftedOn, standingPieces } from "./standing";
 import { takenAsWhole } from "./taken-as-whole";
@@ -53,6 +53,8 @@ export interface PlantingOutlook extends PlantingOffer {
   bears: YieldPrior;
   /** The look it wants in the coming days, a task of the plan; undefined where none would pay. */
   look?: PlantingTask;
+  /** Its tasks under covers, where a frost is ahead that a cover takes something from. */
+  protections?: TaskProtection[];
 }
 
 /** What one planting is looked at in: all that stands outside it. */

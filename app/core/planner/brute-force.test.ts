@@ -28,14 +28,13 @@ function bestOfAll(problem: PlanProblem): number {
       return;
     }
     for (const way of ["", ...(task.ways ?? []).map((w) => w.id)]) {
-      if (way) ways[task.id] = way;
-      else delete ways[task.id];
+      ways[task.id] = way;
       for (const days of daySets(task.repeat, problem.days.length)) {
         picks[task.id] = days;
         follow(n + 1);
       }
     }
-    delete ways[task.id];
+    ways[task.id] = "";
   };
   follow(0);
   return best;

@@ -185,3 +185,82 @@ test("parts of a planting that are alike are not told apart by the bound: what n
   expect(unsplit.gap).toBeGreaterThan(0.5);
   expect(plan.gap).toBeLessThan(0.1);
 });
+
+/** The tender crop may be covered on the second evening, so that the frost leaves it be. */
+function coverable(minutesFree: number[], minutes = 4): PlanProblem {
+  const problem = twoCrops(minutesFree);
+  const covered = { worth: [[2, 3, 5]], minutes: [[10, 10, 10]], endWorth: [0] };
+  problem.tasks[0]!.ways = [{ id: "covered", acts: [{ day: 1, minutes, cost: 0.3 }], ...covered }];
+  return problem;
+}
+
+test("a cover that pays is laid on its evening, its minutes and its way to the bed counted", () => {
+  const plan = solvePlan(coverable([60, 60, 60]), quick);
+  expect(plan.ways).toEqual({ tender: "covered" });
+  expect(plan.picks.tender).toEqual([2]);
+  // Worth 5 for the pick, 2.1 for the hardy one with it, less the cover, two rounds and two calls.
+  expect(plan.worth).toBeCloseTo(5 + 2.1 - 0.3 - 0.2 - 0.04, 6);
+  expect(checkPlan(coverable([60, 60, 60]), plan.picks, plan.ways)).toMatchObject({
+    status: "allowed",
+    minutesUsed: [0, 10, 26],
+  });
+});
+
+test("a cover is not laid where nobody is, where the evening is too short, or where it does not pay", () => {
+  for (const problem of [coverable([60, 0, 60]), coverable([60, 9, 60]), coverable([60, 60, 60], 70)])
+    expect(solvePlan(problem, quick).ways).toEqual({});
+  const dear = coverable([60, 60, 60]);
+  dear.tasks[0]!.ways![0]!.acts[0]!.cost = 3;
+  expect(solvePlan(dear, quick)).toMatchObject({ ways: {}, picks: { tender: [1] } });
+});
+
+test("a cover that the evening has no minutes for, and one that nobody knows, are refused by the check", () => {
+  expect(checkPlan(coverable([60, 9, 60]), { tender: [2] }, { tender: "covered" })).toMatchObject({
+    reasons: ["day 1 takes 10.0 of 9 minutes"],
+    broken: ["minutes"],
+  });
+  expect(checkPlan(coverable([60, 60, 60]), {}, { tender: "buried" })).toMatchObject({ broken: ["planting"] });
+});
+
+test("the plan with its covers is where an edit starts from", () => {
+  const problem = coverable([60, 60, 60]);
+  const before = solvePlan(problem, quick);
+  const edited = { ...problem, tasks: problem.tasks.map((t) => (t.id === "hardy" ? { ...t, pins: [0] } : t)) };
+  const [first] = improvingPlan(edited, { ...quick, repairIterations: 0 }, before);
+  expect(first).toMatchObject({ ways: { tender: "covered" }, picks: { tender: [2], hardy: [0] } });
+});
+
+test("rounds are counted: one in three days, and it is where it brings in most", () => {
+  const problem = twoCrops([60, 16, 60]);
+  problem.tasks[1]!.endWorth = [0.5];
+  const one = { ...problem, roundLimits: [{ from: 0, to: 2, most: 1 }] };
+  expect(solvePlan(one, quick).picks).toEqual({ tender: [0], hardy: [0] });
+  expect(checkPlan(one, { tender: [1], hardy: [2] })).toMatchObject({ broken: ["rounds"] });
+  for (const roundLimits of [
+    [{ from: 2, to: 1, most: 1 }],
+    [{ from: 0, to: 3, most: 1 }],
+    [
+      { from: 0, to: 1, most: 1 },
+      { from: 1, to: 2, most: 1 },
+    ],
+  ])
+    // prettier-ignore
+    expect(() => solvePlan({ ...problem, roundLimits }, quick)).toThrow(/roundLimits/);
+});
+
+test("what the household’s limits cost is told with what would save it: a round more, more kitchen, more racks", () => {
+  const help = (problem: PlanProblem, id: string) => losersOf(problem, solvePlan(problem, quick), quick).find((l) => l.id === id)?.saver?.help; // prettier-ignore
+  const apart = twoCrops([60, 60, 60]);
+  apart.tasks[0]!.worth = [[3, 0, 0]];
+  apart.tasks[1]!.worth = [[0, 0, 3]];
+  apart.tasks[1]!.endWorth = [0];
+  expect(help({ ...apart, roundLimits: [{ from: 0, to: 2, most: 1 }] }, "hardy") ?? help({ ...apart, roundLimits: [{ from: 0, to: 2, most: 1 }] }, "tender")).toBe("round"); // prettier-ignore
+  const cooked = twoCrops([60, 0, 0]);
+  for (const task of cooked.tasks) task.kitchen = [[2, 2, 2]];
+  cooked.tasks[1]!.endWorth = [0];
+  expect(help({ ...cooked, kitchenFree: [3, 3, 3] }, "hardy") ?? help({ ...cooked, kitchenFree: [3, 3, 3] }, "tender")).toBe("kitchen"); // prettier-ignore
+  const cured = twoCrops([60, 0, 0]);
+  for (const task of cured.tasks) task.curing = { area: 1, days: 3 };
+  cured.tasks[1]!.endWorth = [0];
+  expect(help({ ...cured, curingFree: 1 }, "hardy") ?? help({ ...cured, curingFree: 1 }, "tender")).toBe("racks");
+});

@@ -1,4 +1,13 @@
-import { isLookTask, lookAhead, plannedPicks, type GardenOutlook, type KeptOutlooks } from "~/core/garden";
+import {
+  isLookTask,
+  lookAhead,
+  payingCovers,
+  plannedPicks,
+  type GardenOutlook,
+  type KeptOutlooks,
+  type PayingCover,
+  type TaskProtection,
+} from "~/core/garden";
 import { checkPlan, losersOf, moveCosts, solvePlan, type Loser, type Plan, type PlanProblem } from "~/core/planner";
 import type { Db } from "~/db/client.server";
 import type { GardenRow } from "~/db/garden/garden.server";
@@ -67,8 +76,19 @@ function costsOf({ problem, plantings }: GardenOutlook, plan: Plan): Planned["mo
 
 const ASKING_AGAIN = { seed: 1, relaxIterations: 30, boundSplits: 0, repairIterations: 300, cycles: 1 };
 
-/** What a plan cannot fit, and what would save it: the problem is asked again, several times. Looks bring nothing in. */
-export function losersIn({ outlook: { problem }, plan }: Asked): Loser[] {
+/** What a plan cannot fit and what would save it, and which acts beside picking pay. */
+export interface Advice {
+  losers: Loser[];
+  covers: PayingCover[];
+}
+
+/** What becomes of a plan when the problem is asked again, several times, a little changed. */
+export function adviceOn({ outlook: { problem }, plan, protections }: Asked): Advice {
+  return { losers: losersIn(problem, plan), covers: payingCovers({ problem, plan, protections }, ASKING_AGAIN) };
+}
+
+/** Looks bring nothing in: they are neither lost nor saved. */
+function losersIn(problem: PlanProblem, plan: Plan): Loser[] {
   const picked = { ...problem, tasks: problem.tasks.filter((t) => !isLookTask(t.id)) };
   const picks = Object.fromEntries(Object.entries(plan.picks).filter(([id]) => !isLookTask(id)));
   const check = checkPlan(picked, picks, plan.ways);
@@ -79,4 +99,11 @@ export function losersIn({ outlook: { problem }, plan }: Asked): Loser[] {
   );
 }
 
-type Asked = Pick<Planned, "plan"> & { outlook: Pick<GardenOutlook, "problem"> };
+type Asked = Pick<Planned, "plan"> & { outlook: Pick<GardenOutlook, "problem">; protections: TaskProtection[] };
+
+/** What the advice on a garden is asked of. */
+export const askedOf = ({ outlook, plan }: Planned): Asked => ({
+  outlook: { problem: outlook.problem },
+  plan,
+  protections: outlook.plantings.flatMap((p) => p.protections ?? []),
+});

@@ -1,12 +1,11 @@
 import type { PlantingOutlook } from "~/core/garden";
-import type { Loser } from "~/core/planner";
 import { openGarden, type Db } from "~/db/client.server";
 import type { GardenRow } from "~/db/garden/garden.server";
 import type { LedgerMark } from "~/db/ledger/picks-in-order.server";
 import type { Planned } from "~/views/planned";
 import { csvPart, type CsvPart } from "../ledger/ledger-csv.server";
 import { setClockBy } from "./clock.server";
-import { losersIn, planGarden, type KeptPlan } from "./plan-garden.server";
+import { adviceOn, planGarden, type Advice, type KeptPlan } from "./plan-garden.server";
 
 export interface PlanAsked {
   file: string;
@@ -27,7 +26,7 @@ export interface PlanSent {
   plantings: { id: string; news?: Sent }[];
 }
 
-export type LosersAsked = Parameters<typeof losersIn>[0];
+export type AdviceAsked = Parameters<typeof adviceOn>[0];
 
 interface Held {
   db: Db;
@@ -66,8 +65,8 @@ export function plan({ file, row, now, has }: PlanAsked): PlanSent {
   };
 }
 
-/** What a plan cannot fit, and what would save it. */
-export const losers = (asked: LosersAsked): Loser[] => losersIn(asked);
+/** What a plan cannot fit, what would save it, and which acts pay. */
+export const advice = (asked: AdviceAsked): Advice => adviceOn(asked);
 
 /** Some lines of a garden's ledger, as they stand in its file. */
 export const ledgerPart = ({ file, after }: { file: string; after: LedgerMark | null }): CsvPart => {

@@ -1,11 +1,10 @@
-import type { Loser } from "~/core/planner";
 import type { Db } from "~/db/client.server";
 import type { GardenRow } from "~/db/garden/garden.server";
 import { revisionOf } from "~/db/revision.server";
 import type { Planned } from "~/views/planned";
 import { gardenNow } from "./clock.server";
-import { losersIn, planGarden, type KeptPlan } from "./plan-garden.server";
-import { ThreadGone, losersApart, planApart } from "./planners.server";
+import { adviceOn, askedOf, planGarden, type Advice, type KeptPlan } from "./plan-garden.server";
+import { ThreadGone, adviceApart, planApart } from "./planners.server";
 
 /** What was worked out last of a garden. */
 interface Kept extends KeptPlan {
@@ -13,7 +12,7 @@ interface Kept extends KeptPlan {
   of?: string;
   /** A plan that is being worked out in a thread. */
   coming?: { of: string; plan: Promise<void> };
-  losers?: { of: Planned; found: Promise<Loser[]> };
+  advice?: { of: Planned; found: Promise<Advice> };
 }
 
 const kept = new WeakMap<Db, Kept>();
@@ -81,20 +80,20 @@ export function plannedGarden(db: Db, row: GardenRow): Planned {
   return planned;
 }
 
-/** What the plan cannot fit, and what would save it; worked out beside the requests. */
-export function losersFor(db: Db, planned: Planned): Promise<Loser[]> {
+/** What the plan cannot fit, what would save it and which acts pay; worked out beside the requests. */
+export function adviceFor(db: Db, planned: Planned): Promise<Advice> {
   const known = keptOf(db);
-  if (known.losers?.of !== planned) {
+  if (known.advice?.of !== planned) {
     const found = db.$client.memory
-      ? Promise.resolve(losersIn(planned))
-      : losersApart(planned).catch((error: unknown) => {
-          if (error instanceof ThreadGone) return losersIn(planned);
+      ? Promise.resolve(adviceOn(askedOf(planned)))
+      : adviceApart(planned).catch((error: unknown) => {
+          if (error instanceof ThreadGone) return adviceOn(askedOf(planned));
           throw error;
         });
-    known.losers = { of: planned, found };
+    known.advice = { of: planned, found };
     found.catch(() => {
-      if (known.losers?.found === found) delete known.losers;
+      if (known.advice?.found === found) delete known.advice;
     });
   }
-  return known.losers!.found;
+  return known.advice!.found;
 }

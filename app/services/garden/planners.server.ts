@@ -1,12 +1,12 @@
 import path from "node:path";
 import { Piscina } from "piscina";
-import type { Loser } from "~/core/planner";
 import type { Db } from "~/db/client.server";
 import type { GardenRow } from "~/db/garden/garden.server";
 import type { Planned } from "~/views/planned";
 import { gardenNow } from "./clock.server";
 import { cropsOf } from "./household-crops.server";
-import type { LosersAsked, PlanAsked, PlanSent } from "./plan.worker";
+import { askedOf, type Advice } from "./plan-garden.server";
+import type { PlanAsked, PlanSent } from "./plan.worker";
 
 /** What a plan, or asking it again, may take: longer or more than this, and it is ended. Our judgement. */
 const MOST_MS = 60_000;
@@ -59,7 +59,7 @@ function thread(of: Name): Thread {
  *
  * @throws {ThreadGone} when there is no thread to do it, or it fell; another error when it took too long or too much
  */
-export async function inThread(of: Name, name: "plan" | "losers" | "ledgerPart", asked: object): Promise<unknown> {
+export async function inThread(of: Name, name: "plan" | "advice" | "ledgerPart", asked: object): Promise<unknown> {
   const { pool, gone } = thread(of);
   const abort = new AbortController();
   const end = () => abort.abort();
@@ -95,8 +95,7 @@ export async function planApart(db: Db, row: GardenRow): Promise<Planned> {
   return { ...sent.planned, outlook: { ...sent.planned.outlook, plantings } };
 }
 
-/** What a plan cannot fit, found in a thread of its own. */
-export async function losersApart({ outlook: { problem }, plan }: Planned): Promise<Loser[]> {
-  const asked: LosersAsked = { outlook: { problem }, plan };
-  return (await inThread("adviser", "losers", asked)) as Loser[];
+/** What a plan cannot fit and which acts pay, found in a thread of its own. */
+export async function adviceApart(planned: Planned): Promise<Advice> {
+  return (await inThread("adviser", "advice", askedOf(planned))) as Advice;
 }

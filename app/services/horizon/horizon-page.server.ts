@@ -3,11 +3,12 @@ import type { GardenRow } from "~/db/garden/garden.server";
 import { openRound } from "~/db/round/rounds.server";
 import { horizonView } from "~/views/horizon/horizon-view";
 import { oddDays } from "~/db/sky/weather.server";
+import { coverSentences } from "~/views/sentences/paying-covers";
 import { unfitSentences, type GardenSentence } from "~/views/sentences/garden";
 import { brokenWishes } from "~/views/sentences/wanted";
 import { inUnits } from "~/views/words";
 import { noticesOf } from "../garden/household-crops.server";
-import { losersFor, plannedGarden } from "../garden/planned-garden.server";
+import { adviceFor, plannedGarden } from "../garden/planned-garden.server";
 
 /** The start page, but for what does not fit. */
 export function horizonPage(db: Db, garden: GardenRow) {
@@ -18,10 +19,15 @@ export function horizonPage(db: Db, garden: GardenRow) {
   );
 }
 
-/** What the plan of the start page has no time for, and what would save it: it takes longer than the page may. */
-export async function unfitOf(db: Db, garden: GardenRow): Promise<GardenSentence[]> {
+/** What the plan of the start page has no time for, and which acts pay: it takes longer than the page may. */
+export async function adviceOf(
+  db: Db,
+  garden: GardenRow,
+): Promise<{ unfit: GardenSentence[]; acts: GardenSentence[] }> {
+  // prettier-ignore
   const planned = plannedGarden(db, garden);
-  return inUnits(unfitSentences(planned, await losersFor(db, planned)), planned.units);
+  const { losers, covers } = await adviceFor(db, planned);
+  return inUnits({ unfit: unfitSentences(planned, losers), acts: coverSentences(planned, covers) }, planned.units);
 }
 
 /** Days of the record that an earlier version let in and that cannot be. */

@@ -3,7 +3,7 @@ import type { ReactNode } from "react";
 import { Link } from "react-router";
 import type { GardenSentence, GardenSentences } from "~/views/sentences/garden";
 import { PlainList, Quiet } from "~/ui/theme/parts";
-import type { Unfit } from "./useUnfit";
+import type { Advice } from "./useAdvice";
 
 const PARTS = [
   ["best", "At its best", "Nothing is at its best today."],
@@ -14,14 +14,14 @@ const PARTS = [
 interface AsideProps {
   sentences: GardenSentences;
   /** Comes after the page: the plan has to be asked again for it. */
-  unfit: Unfit;
+  advice: Advice;
   /** Without a forecast nothing is said of what threatens but that it is not known. */
   weatherKnown: boolean;
   usualFrost: { last: string; first: string };
 }
 
 /** The garden in plain sentences, beside the board at the table, above it in the field. */
-export function GardenSentencesAside({ sentences, unfit, weatherKnown, usualFrost }: AsideProps) {
+export function GardenSentencesAside({ sentences, advice, weatherKnown, usualFrost }: AsideProps) {
   return (
     <chakra.aside
       aria-label="The garden in words"
@@ -50,11 +50,16 @@ export function GardenSentencesAside({ sentences, unfit, weatherKnown, usualFros
           )}
         </Paragraph>
       ))}
+      {advice && advice.acts.length > 0 && (
+        <Paragraph title="Worth doing">
+          <Sentences sentences={advice.acts} none="" cold />
+        </Paragraph>
+      )}
       <Paragraph title="Doesn’t fit">
-        {unfit ? (
-          <Sentences sentences={unfit} none="Everything fits in the time there is." />
+        {advice ? (
+          <Sentences sentences={advice.unfit} none="Everything fits in the time there is." />
         ) : (
-          <Quiet>{unfit === null ? "That could not be worked out just now." : "Asking the plan again …"}</Quiet>
+          <Quiet>{advice === null ? "That could not be worked out just now." : "Asking the plan again …"}</Quiet>
         )}
       </Paragraph>
     </chakra.aside>

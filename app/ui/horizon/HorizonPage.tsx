@@ -5,11 +5,11 @@ import { StartRound } from "~/ui/round/StartRound";
 import { ActionLink, Bar, Quiet, QuietSpan } from "~/ui/theme/parts";
 import { GardenSentencesAside } from "./GardenSentencesAside";
 import { HorizonBoard } from "./HorizonBoard";
-import { useUnfit } from "./useUnfit";
+import { useAdvice } from "./useAdvice";
 
 /** The start page: what is coming, bed by bed, and the plan that meets it. */
 export function HorizonPage({ view }: { view: HorizonView }) {
-  const unfit = useUnfit(view);
+  const advice = useAdvice(view);
   return (
     <Box>
       <Bar gap="10px 28px" padding={{ base: "14px 16px", md: "14px 28px" }}>
@@ -52,11 +52,11 @@ export function HorizonPage({ view }: { view: HorizonView }) {
       ) : (
         <Box display={{ lg: "grid" }} gridTemplateColumns="minmax(0, 1fr) 300px" alignItems="start">
           <Box order={{ base: 2 }} display={{ base: "block", lg: "none" }}>
-            <GardenSentencesAside {...view} unfit={unfit} />
+            <GardenSentencesAside {...view} advice={advice} />
           </Box>
           <HorizonBoard view={view} />
           <Box display={{ base: "none", lg: "block" }} position="sticky" top="0">
-            <GardenSentencesAside {...view} unfit={unfit} />
+            <GardenSentencesAside {...view} advice={advice} />
           </Box>
         </Box>
       )}

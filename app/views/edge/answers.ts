@@ -4,6 +4,7 @@ import { Variety, type Catalogue } from "~/core/crops";
 import {
   GardenState,
   lookAhead,
+  payingCovers,
   plantingParts,
   plannedPicks,
   LookTaken,
@@ -194,6 +195,9 @@ export function forecastAnswer(input: unknown, catalogue: Catalogue) {
 
 const PlanInput = GardenState.extend({ horizonDays: z.number().int().min(1).max(28).default(14) });
 
+/** How long each cover is asked about. */
+const ASKING = { seed: 1, relaxIterations: 30, boundSplits: 0, repairIterations: 300, cycles: 1 };
+
 /** The verb `plan`: a whole garden → picks by day, with a bound on how much better any plan could be. */
 export function planAnswer(input: unknown, catalogue: Catalogue) {
   const garden = PlanInput.parse(input);
@@ -210,6 +214,12 @@ export function planAnswer(input: unknown, catalogue: Catalogue) {
         range: doubtRange(pieces, p.doubt),
       })),
     ),
+    wanted: outlook.wanted.map(({ plantingId, day, blockedBy }) => ({
+      plantingId,
+      day: addDays(outlook.today, day),
+      blockedBy,
+    })),
+    covers: payingCovers({ problem: outlook.problem, plan, protections: outlook.plantings.flatMap((p) => p.protections ?? []) }, ASKING), // prettier-ignore
     worth: plan.worth,
     upperBound: plan.upperBound,
     gap: plan.gap,
@@ -219,8 +229,8 @@ export function planAnswer(input: unknown, catalogue: Catalogue) {
 /** The verb `solve`: a planning problem as it stands → plan, worth and bound, so that any solver can be held against ours. */
 export function solveAnswer(input: unknown) {
   const problem = PlanProblem.parse(input);
-  const { picks, worth, upperBound, gap } = solvePlan(problem, thoroughBudget(problem.tasks.length));
-  return { picks, worth: told(worth), upperBound: Math.max(told(worth), upperBound), gap };
+  const { picks, ways, worth, upperBound, gap } = solvePlan(problem, thoroughBudget(problem.tasks.length));
+  return { picks, ways, worth: told(worth), upperBound: Math.max(told(worth), upperBound), gap };
 }
 
 /** Without the dust of adding up. */

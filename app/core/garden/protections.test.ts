@@ -1,0 +1,70 @@
+import { expect, test } from "vitest";
+import { catalogue } from "~/catalogue/catalogue.server";
+import { addDays } from "../calendar";
+import { checkPlan, solvePlan } from "../planner";
+import { GardenState, lookAhead, payingCovers, type PlantingState } from ".";
+
+const today = "2026-09-14";
+const quick = { seed: 1, relaxIterations: 30, boundSplits: 0, repairIterations: 300, cycles: 1 };
+
+/** Two weeks with one cold night after the third day. */
+function garden(
+  lowC: number,
+  plantings: (Partial<PlantingState> & { id: string; cropId: string })[],
+  more: Partial<GardenState> = {},
+) {
+  // prettier-ignore
+  return GardenState.parse({
+    today,
+    latitude: 52,
+    longitude: 0,
+    beds: [{ id: "bed", name: "Long bed", kind: "raised", position: 0 }],
+    plantings: plantings.map((p) => ({ bedId: "bed", variety: "", startEvent: "sown", startedOn: "2026-05-20", packet: null, looks: [], picks: [3, 6, 9].map((n) => ({ pickedOn: addDays(today, -n), pieces: 12, tookAll: true })), schoolOption: null, ...p })), // prettier-ignore
+    observed: [],
+    forecast: Array.from({ length: 10 }, (_, n) => ({ day: addDays(today, n), minC: n === 3 ? lowC : 10, maxC: n === 3 ? 13 : 20, rainMm: 0, windKmh: 8 })), // prettier-ignore
+    minutesByWeekday: Array.from({ length: 7 }, () => 60),
+    trips: [],
+    ...more,
+  });
+}
+
+const courgettes = { id: "courgettes", cropId: "courgette", plants: 6 };
+
+function covers(state: GardenState) {
+  const outlook = lookAhead(state, catalogue());
+  const plan = solvePlan(outlook.problem, quick);
+  const protections = outlook.plantings.flatMap((p) => p.protections ?? []);
+  return { outlook, plan, protections, paying: payingCovers({ problem: outlook.problem, plan, protections }, quick) };
+}
+
+test("a frost by a hair over courgettes that go on bearing: covering them pays, and the plan with it is allowed", () => {
+  const { outlook, plan, protections, paying } = covers(garden(0, [courgettes]));
+  expect(paying).toMatchObject([{ bedId: "bed", plantingIds: ["courgettes"] }]);
+  expect(paying[0]!.evenings).toEqual([addDays(today, 2)]);
+  expect(paying[0]!.minutes).toBeGreaterThan(0);
+  expect(paying[0]!.gain).toBeGreaterThan(0.15);
+  const problem = { ...outlook.problem, tasks: outlook.problem.tasks.map((t) => ({ ...t, ways: protections.filter((x) => x.taskId === t.id).map((x) => x.way) })) }; // prettier-ignore
+  const again = solvePlan(problem, quick, plan);
+  const check = checkPlan(problem, again.picks, again.ways);
+  expect(check).toMatchObject({ status: "allowed" });
+  expect(again.ways).toEqual({ courgettes: "covered" });
+  expect(again.worth).toBeGreaterThan(plan.worth);
+});
+
+test("no cover is asked for where it would do nothing: a warm night, hardy kale, a bed that is covered, nobody there", () => {
+  expect(covers(garden(9, [courgettes])).paying).toEqual([]);
+  expect(covers(garden(0, [{ id: "kale", cropId: "kale_leaf", plants: 10 }])).paying).toEqual([]);
+  const evening = addDays(today, 2);
+  const covered = covers(garden(0, [courgettes], { covers: [{ bedId: "bed", evening, cover: "double fleece" }] }));
+  const bare = covers(garden(0, [courgettes]));
+  expect(covered.paying.reduce((sum, c) => sum + c.gain, 0)).toBeLessThan(bare.paying[0]!.gain / 2);
+  const away = { name: "coast", from: addDays(today, 1), to: addDays(today, 3), leaveAt: null, backAt: null };
+  expect(covers(garden(0, [courgettes], { trips: [away] })).paying).toEqual([]);
+});
+
+test("the plan itself reckons with no cover that nobody has laid: noting it is what changes it", () => {
+  const { plan } = covers(garden(0, [courgettes]));
+  expect(plan.ways).toEqual({});
+  const laid = covers(garden(0, [courgettes], { covers: [{ bedId: "bed", evening: addDays(today, 2), cover: "fleece" }] })); // prettier-ignore
+  expect(laid.plan.worth).toBeGreaterThan(plan.worth);
+});
