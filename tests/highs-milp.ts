@@ -47,10 +47,15 @@ export function milpOf(problem: PlanProblem): string {
       }
       // Whoever begins in a way pays its acts.
       begin.push(...outOf[0]!);
-      for (const act of way.acts) {
-        for (const x of outOf[0]!) objective.push(term(-act.cost, x));
-        for (const x of outOf[0]!) minutes[act.day]!.push(term(act.minutes, x));
-        if (outOf[0]!.length > 0) links.push(`${outOf[0]!.join(" + ")} - z_${bed}_${act.day} <= 0`);
+      const taken = `w_${i}_${w}`;
+      if (way.acts.length > 0 && outOf[0]!.length > 0) {
+        flows.push(`${outOf[0]!.join(" + ")} - ${taken} = 0`);
+        binaries.push(taken);
+        objective.push(term(-way.acts.reduce((sum, act) => sum + act.cost, 0), taken));
+        for (const act of way.acts) {
+          minutes[act.day]!.push(term(act.minutes, taken));
+          links.push(`${taken} - z_${bed}_${act.day} <= 0`);
+        }
       }
       for (let row = 1; row < rows; row++)
         if (outOf[row]!.length + into[row]!.length > 0)

@@ -27,7 +27,7 @@ function eveningsToCover(p: PlantingOutlook, sky: GardenSky, terms: readonly Day
   if (!COVERABLE.includes(p.bed.kind)) return [];
   const isCalled = (n: number) => sky.track.source[trackIndex(sky.track, sky.today) + n + 1] !== "normal";
   const evenings = p.survival.threats
-    .filter((t) => t.kind === "frost" && t.loss >= WORTH_COVERING)
+    .filter((t) => t.kind === "frost" && t.loss >= WORTH_COVERING && t.act !== "earth up" && t.act !== "leave")
     .map((t) => t.lastDayBefore)
     .filter((day) => {
       const n = daysBetween(sky.today, day);
@@ -50,15 +50,20 @@ export function withProtections(
   const evenings = eveningsToCover(bare, sky, terms);
   if (evenings.length === 0) return bare;
   const covered = under(evenings.map((evening) => ({ bedId: bare.bed.id, evening, cover: "fleece" })));
-  const acts = evenings.map((e) => ({ day: daysBetween(sky.today, e), minutes: COVER_MINUTES, cost: COVER_MINUTES * EFFORT_PER_MINUTE })); // prettier-ignore
-  const protections = bare.parts.flatMap(({ task }): TaskProtection[] => {
+  const gaining = bare.parts.flatMap(({ task }) => {
     const offer = covered.parts.find((part) => part.task.id === task.id)?.task;
     if (!offer || offer.repeat !== task.repeat) return [];
-    const { worth, minutes, endWorth, kitchen } = offer;
-    const gains = endWorth[0]! > task.endWorth[0]! + 0.01 || worth[0]!.some((w, t) => w > task.worth[0]![t]! + 0.01);
-    return gains ? [{ taskId: task.id, way: { id: "covered", acts, worth, minutes, endWorth, ...(kitchen && { kitchen }) } }] : []; // prettier-ignore
+    const gains = offer.endWorth[0]! > task.endWorth[0]! + 0.01 || offer.worth[0]!.some((w, t) => w > task.worth[0]![t]! + 0.01); // prettier-ignore
+    return gains ? [offer] : [];
   });
-  return protections.length > 0 ? { ...bare, protections } : bare;
+  // One cover lies over all parts of a planting.
+  const minutes = COVER_MINUTES / gaining.length;
+  const acts = evenings.map((e) => ({ day: daysBetween(sky.today, e), minutes, cost: minutes * EFFORT_PER_MINUTE }));
+  if (gaining.length === 0) return bare;
+  return {
+    ...bare,
+    protections: gaining.map(({ id, worth, minutes, endWorth, kitchen }) => ({ taskId: id, way: { id: "covered", acts, worth, minutes, endWorth, ...(kitchen && { kitchen }) } })), // prettier-ignore
+  };
 }
 
 /** An act that pays: a bed covered on some evenings, and what it brings in more, kilograms of courgette. */
@@ -78,24 +83,27 @@ interface Asked {
 }
 
 /**
- * Which covers pay: the planner is asked again bed by bed, with that bed's plantings covered if it likes, starting from
- * the plan that stands; so a gain is one that the plan would really have.
+ * Which covers pay: the planner is asked again bed by bed, with that bed's plantings covered if it likes. What it gains is
+ * told against the best plan it finds with the same asking and no cover, so that a better plan is not taken for a cover's.
  *
  * @returns those worth telling, the dearest first
  */
 export function payingCovers({ problem, plan, protections }: Asked, budget: SolveBudget): PayingCover[] {
   const beds = new Set(protections.flatMap(({ taskId }) => problem.tasks.find((t) => t.id === taskId)?.bedId ?? []));
+  if (beds.size === 0) return [];
+  const bare = solvePlan(problem, budget, plan);
   const found = [...beds].flatMap((bedId): PayingCover[] => {
     const tasks = problem.tasks.map((task) => {
       const ways = task.bedId === bedId ? protections.filter((x) => x.taskId === task.id).map((x) => x.way) : [];
       return ways.length > 0 ? { ...task, ways } : task;
     });
-    const again = solvePlan({ ...problem, tasks }, budget, plan);
-    const gain = again.worth - plan.worth;
+    const again = solvePlan({ ...problem, tasks }, budget, bare);
+    if (again.worth - bare.worth < WORTH_TELLING) return [];
+    const without = solvePlan(problem, budget, again);
+    const gain = again.worth - Math.max(bare.worth, without.worth);
     const taken = tasks.flatMap((t) => t.ways?.find((w) => w.id === again.ways[t.id]) ?? []);
     if (gain < WORTH_TELLING || taken.length === 0) return [];
     const days = [...new Set(taken.flatMap((w) => w.acts.map((a) => a.day)))].sort((a, b) => a - b);
-    const minutes = taken.reduce((sum, w) => sum + w.acts.reduce((s, a) => s + a.minutes, 0), 0);
     const best = (id: string) => Math.max(...tasks.find((t) => t.id === id)!.worth[0]!);
     const plantingIds = [
       ...new Set(
@@ -104,6 +112,8 @@ export function payingCovers({ problem, plan, protections }: Asked, budget: Solv
           .map(plantingOfTask),
       ),
     ];
+    // Whatever part of a planting a cover is for, it is laid over all of it.
+    const minutes = COVER_MINUTES * days.length * plantingIds.length;
     return [{ bedId, evenings: days.map((d) => problem.days[d]!), minutes, gain, plantingIds }];
   });
   return found.sort((a, b) => b.gain - a.gain);

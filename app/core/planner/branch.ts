@@ -4,6 +4,8 @@ import { relax, type Relaxation } from "./relax";
 /** Iterations of the prices in each branch, from where its parent's stood. */
 const BRANCH_ITERATIONS = 50;
 const BRANCH_STEP = 0.5;
+/** A round that is walked for a share nearer to none or all than this is not split. */
+const HALF_WALKED = 0.03;
 /** A share nearer to none or all than this is taken as settled. */
 const SETTLED = 0.005;
 
@@ -18,7 +20,7 @@ interface Node {
 }
 
 /**
- * Tightens a bound by branching: the loosest branch is split in two, by a planting that is picked on a day or not, and each half is bounded anew from where the prices stood. What no branch can beat, no plan
+ * Tightens a bound by branching: the loosest branch is split in two, by a counted round that is walked or not, or by a planting that is picked on a day or not, and each half is bounded anew from where the prices stood. What no branch can beat, no plan
  * can. Best first, so that every split counts.
  *
  * @param lowerBound - worth of a plan already known
@@ -56,8 +58,14 @@ export function branchBound(model: PlanModel, root: Relaxation, lowerBound: numb
 }
 
 /** The two halves of a branch; null where nothing is left to split. */
-function split({ model, relaxation: { share } }: Node): [PlanModel, PlanModel] | null {
+function split({ model, relaxation: { share, walked } }: Node): [PlanModel, PlanModel] | null {
   const { plantings: n, horizon: H } = model;
+  // Where rounds are counted, their days decide most: those that are half walked come first.
+  const half = [...walked.keys()].filter((t) => model.limitOf[t]! >= 0 && !model.isWalked[t] && walked[t]! > HALF_WALKED && walked[t]! < 1 - HALF_WALKED); // prettier-ignore
+  if (half.length > 0) {
+    const t = half.reduce((a, b) => (Math.abs(walked[b]! - 0.5) < Math.abs(walked[a]! - 0.5) ? b : a));
+    return [withRound(model, t), withoutRound(model, t)];
+  }
   let [best, at] = [0, -1];
   for (let i = 0; i < n; i++) {
     const stake = model.stake[i]!;
@@ -71,6 +79,23 @@ function split({ model, relaxation: { share } }: Node): [PlanModel, PlanModel] |
   if (at < 0) return null;
   const [i, t] = [Math.floor(at / H), at % H];
   return [picked(model, i, t), alike(model, i).reduce((half, j) => unpicked(half, j, t), model)];
+}
+
+/** The half in which there is a round on day t, whether it pays or not. */
+function withRound(model: PlanModel, t: number): PlanModel {
+  const isWalked = model.isWalked.slice();
+  isWalked[t] = 1;
+  return { ...model, isWalked };
+}
+
+/** The half in which there is none. */
+function withoutRound(model: PlanModel, t: number): PlanModel {
+  const minutesFree = model.minutesFree.slice();
+  minutesFree[t] = 0;
+  const ways = model.ways.map((of, i) =>
+    of.filter((way) => way.acts.every((act) => act.day !== t)).map((way) => notPicked(model, i, t, way)),
+  );
+  return { ...model, minutesFree, ways };
 }
 
 /**
@@ -116,11 +141,10 @@ function picked(model: PlanModel, i: number, t: number): PlanModel {
 }
 
 /** The half in which it is not. */
-function unpicked(model: PlanModel, i: number, t: number): PlanModel {
-  const H = model.horizon;
-  return withWays(model, i, (way) => {
-    const minutes = way.minutes.slice();
-    for (let row = 0; row < model.rows[i]!; row++) minutes[row * H + t] = Infinity;
-    return { ...way, minutes };
-  });
+const unpicked = (model: PlanModel, i: number, t: number): PlanModel => withWays(model, i, (way) => notPicked(model, i, t, way)); // prettier-ignore
+
+function notPicked({ horizon: H, rows }: PlanModel, i: number, t: number, way: WayModel): WayModel {
+  const minutes = way.minutes.slice();
+  for (let row = 0; row < rows[i]!; row++) minutes[row * H + t] = Infinity;
+  return { ...way, minutes };
 }

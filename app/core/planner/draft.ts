@@ -66,6 +66,11 @@ export class Draft {
     return this.wayOf(i).acts.some((act) => act.day === t);
   }
 
+  /** Whether there is a round on day t. */
+  isWalked(t: number): boolean {
+    return this.errandsOn[t]! > 0;
+  }
+
   /** Whether anything is done at planting i at all. */
   isUsed(i: number): boolean {
     return this.count[i]! > 0 || this.way[i]! > 0;

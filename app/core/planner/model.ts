@@ -35,6 +35,8 @@ export interface PlanModel {
   /** Which limit on rounds day t falls under, −1 for none; and how many rounds each allows. */
   limitOf: Int32Array;
   mostRounds: Float64Array;
+  /** 1 where a round is walked, whether it pays or not: a branch of the bound. */
+  isWalked: Uint8Array;
   problem: PlanProblem;
 }
 
@@ -63,6 +65,7 @@ export function planModel(problem: PlanProblem): PlanModel {
     kitchenFree: Float64Array.from(problem.kitchenFree ?? new Array<number>(horizon).fill(Infinity)),
     curingFree: curingFreeOf(problem),
     ...roundLimits(problem),
+    isWalked: new Uint8Array(horizon),
     problem,
   };
   tasks.forEach((task, i) => {

@@ -10,6 +10,8 @@ export interface Relaxation {
   link: Float64Array;
   /** How much of the time planting i was picked on day t while the prices settled, share[i · H + t] in 0 … 1. */
   share: Float64Array;
+  /** How much of the time day t was walked, likewise. */
+  walked: Float64Array;
 }
 
 /** Where the prices start, and how boldly they move. */
@@ -115,7 +117,7 @@ export function relax(model: PlanModel, lowerBound: number, iterations: number, 
   const kitchen = priced(prices.kitchen, usual(ways.map((w) => w.kitchen)));
   const curing = priced(prices.curing, usual([model.area]));
   const ascent = new Ascent([link, minute, kitchen, curing], start?.step);
-  const best: Relaxation = { upperBound: Infinity, prices: copyOf(prices), link: link.price.slice(), share: new Float64Array(n * H) }; // prettier-ignore
+  const best: Relaxation = { upperBound: Infinity, prices: copyOf(prices), link: link.price.slice(), share: new Float64Array(n * H), walked: new Float64Array(H) }; // prettier-ignore
   const terms = dayTerms(H);
   const finder = new PathFinder(model);
   const linksAt = new Float64Array(beds * H);
@@ -145,9 +147,13 @@ export function relax(model: PlanModel, lowerBound: number, iterations: number, 
   for (let k = 0; k < iterations; k++) {
     let bound = curingWorth(model, prices.curing);
     // The mean of the later half tells best what lies between the paths that the prices swing between.
-    if (k === Math.floor(iterations / 2)) best.share.fill(0);
+    if (k === Math.floor(iterations / 2)) {
+      best.share.fill(0);
+      best.walked.fill(0);
+    }
     const forgetting = 1 / (k + 1 - (k < iterations / 2 ? 0 : Math.floor(iterations / 2)));
     for (let j = 0; j < best.share.length; j++) best.share[j]! *= 1 - forgetting;
+    for (let t = 0; t < H; t++) best.walked[t]! *= 1 - forgetting;
     minute.over.fill(0);
     kitchen.over.fill(0);
     curingFree.forEach((free, t) => (curing.over[t] = free === Infinity ? 0 : -free));
@@ -192,6 +198,7 @@ export function relax(model: PlanModel, lowerBound: number, iterations: number, 
     }
     for (const t of walked(model, gain)) {
       bound += gain[t]!;
+      best.walked[t]! += forgetting;
       minute.over[t]! -= minutesFree[t]! - problem.roundMinutes - callsOn[t]! * problem.bedMinutes;
       if (kitchenFree[t]! < Infinity) kitchen.over[t]! -= kitchenFree[t]!;
       for (let i = 0; i < n; i++) if (isCalled[bedOf[i]! * H + t]) link.over[i * H + t]! -= 1;
@@ -213,11 +220,13 @@ export function relax(model: PlanModel, lowerBound: number, iterations: number, 
 }
 
 /** Days whose round pays at these prices; under a limit on rounds the best of them. */
-function walked({ minutesFree, limitOf, mostRounds }: PlanModel, gain: Float64Array): number[] {
-  const pays = [...gain.keys()].filter((t) => minutesFree[t]! > 0 && gain[t]! > 0);
+function walked({ minutesFree, limitOf, mostRounds, isWalked }: PlanModel, gain: Float64Array): number[] {
+  const pays = [...gain.keys()].filter((t) => minutesFree[t]! > 0 && (gain[t]! > 0 || isWalked[t]));
   if (mostRounds.length === 0) return pays;
   const left = mostRounds.slice();
-  return pays.sort((a, b) => gain[b]! - gain[a]!).filter((t) => limitOf[t]! < 0 || left[limitOf[t]!]!-- > 0);
+  return pays
+    .sort((a, b) => isWalked[b]! - isWalked[a]! || gain[b]! - gain[a]!)
+    .filter((t) => limitOf[t]! < 0 || left[limitOf[t]!]!-- > 0);
 }
 
 const copyOf = (prices: DayPrices): DayPrices => ({ minute: prices.minute.slice(), kitchen: prices.kitchen.slice(), curing: prices.curing.slice() }); // prettier-ignore

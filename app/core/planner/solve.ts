@@ -5,6 +5,7 @@ import { firstDraft } from "./first-draft";
 import { Improver } from "./improve";
 import { planModel } from "./model";
 import type { Picks, PlanProblem, Ways } from "./problem";
+import { bestRounds } from "./round-days";
 import { relax, type Relaxation, type RelaxStart } from "./relax";
 
 export interface Plan {
@@ -67,7 +68,7 @@ export function* improvingPlan(
 ): Generator<Plan, Plan> {
   const model = planModel(problem);
   if (from && from.prices.link.length !== model.plantings * model.horizon) throw new RangeError("from: a plan of other plantings or days"); // prettier-ignore
-  const draft = firstDraft(model, from);
+  let draft = firstDraft(model, from);
   const start: RelaxStart | undefined = from && { from: from.prices, step: WARM_STEP };
   let relaxation = relax(model, draft.worth, Math.min(FIRST_ITERATIONS, budget.relaxIterations), start);
   let { upperBound } = relaxation;
@@ -76,9 +77,20 @@ export function* improvingPlan(
     relaxation = relax(model, draft.worth, budget.relaxIterations, start);
     upperBound = Math.min(upperBound, relaxation.upperBound);
   }
-  const improver = new Improver(draft, relaxation.prices, seeded(budget.seed));
+  const uniform = seeded(budget.seed);
+  const improvers = bestRounds(draft, relaxation.prices, relaxation.walked).map((d) => new Improver(d, relaxation.prices, uniform)); // prettier-ignore
+  if (improvers.length > 1) for (const each of improvers) each.cycle(budget.repairIterations / 2);
+  let improver = improvers.reduce((a, b) => (b.best > a.best ? b : a));
+  draft = improver.draft;
   for (let c = 0; c < budget.cycles; c++) {
     improver.cycle(budget.repairIterations);
+    // Once more from where it stands: with good picks another set of days may be the better one.
+    if (c === Math.floor(budget.cycles / 2) && improvers.length > 1) {
+      const again = bestRounds(draft, relaxation.prices, relaxation.walked).map((d) => new Improver(d, relaxation.prices, uniform)); // prettier-ignore
+      for (const each of again) each.cycle(budget.repairIterations / 2);
+      improver = again.reduce((a, b) => (b.best > a.best ? b : a), improver);
+      draft = improver.draft;
+    }
     yield planOf(draft, upperBound, relaxation);
   }
   upperBound = Math.min(upperBound, branchBound(model, relaxation, draft.worth, budget.boundSplits));

@@ -76,6 +76,9 @@ function costsOf({ problem, plantings }: GardenOutlook, plan: Plan): Planned["mo
 
 const ASKING_AGAIN = { seed: 1, relaxIterations: 30, boundSplits: 0, repairIterations: 300, cycles: 1 };
 
+/** Several plantings of a bed have to be covered together for it to pay: that takes longer to find. */
+const ASKING_COVERS = { ...ASKING_AGAIN, repairIterations: 1000, cycles: 2 };
+
 /** What a plan cannot fit and what would save it, and which acts beside picking pay. */
 export interface Advice {
   losers: Loser[];
@@ -84,7 +87,7 @@ export interface Advice {
 
 /** What becomes of a plan when the problem is asked again, several times, a little changed. */
 export function adviceOn({ outlook: { problem }, plan, protections }: Asked): Advice {
-  return { losers: losersIn(problem, plan), covers: payingCovers({ problem, plan, protections }, ASKING_AGAIN) };
+  return { losers: losersIn(problem, plan), covers: payingCovers({ problem, plan, protections }, ASKING_COVERS) };
 }
 
 /** Looks bring nothing in: they are neither lost nor saved. */
