@@ -45,7 +45,8 @@ export function asTheHouseholdWants(
         },
       };
     });
-  return { ...p, parts };
+  const main = parts.find(({ task }) => task.id === p.planting.id && task.repeat);
+  return { ...p, parts, ...(main && { takes: main.pieces[0]! }) };
 }
 
 const kilograms = ({ crop }: PlantingOutlook, pieces: number) => (pieces * crop.pieceGrams.value) / 1000;

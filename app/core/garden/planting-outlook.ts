@@ -51,6 +51,8 @@ export interface PlantingOutlook extends PlantingOffer {
   ended: number;
   /** How freely such plants bear in this garden, before its own picks. */
   bears: YieldPrior;
+  /** Pieces that a first pick on each day takes, where the household or its kitchen wants less than what is there. */
+  takes?: number[];
   /** The look it wants in the coming days, a task of the plan; undefined where none would pay. */
   look?: PlantingTask;
   /** Its tasks under covers, where a frost is ahead that a cover takes something from. */

@@ -37,7 +37,7 @@ export function plantingParts(p: PlantingOutlook, today: IsoDay, wanted?: Wanted
 }
 
 function piecesOf(
-  { crop, judgement }: PlantingOutlook,
+  { crop, judgement, takes }: PlantingOutlook,
   part: VerdictPart,
   now: number,
   standing: number,
@@ -46,7 +46,7 @@ function piecesOf(
   const apart = judgement.verdict.apart.find((a) => a.reading === part.reading);
   if (apart) return apartPieces(apart, Math.max(standing, apart.pieces ?? 0));
   if (crop.mode === "once" || part.act === "take what a meal needs") return part.share * standing;
-  return part.act === "leave" || part.act === "look" ? null : now;
+  return part.act === "leave" || part.act === "look" ? null : Math.min(now, takes?.[0] ?? now);
 }
 
 /** Acts that bring something in. */

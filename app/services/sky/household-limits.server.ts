@@ -6,9 +6,11 @@ import { dataNumber } from "~/views/words";
 
 const typed = z.string().trim().max(20, "Write a number.").default("");
 
+const ROUNDS = "Whole rounds, 1 to 7, or left empty.";
+
 /** As typed, in the household's units; left empty: no limit. */
 export const LimitsForm = z.object({
-  roundsAWeek: z.union([z.literal("").transform(() => null), z.coerce.number().int().min(1).max(7)], "Whole rounds, 1 to 7, or left empty."), // prettier-ignore
+  roundsAWeek: z.union([z.literal("").transform(() => null), z.coerce.number(ROUNDS).int(ROUNDS).min(1, ROUNDS).max(7, ROUNDS)], ROUNDS), // prettier-ignore
   kitchen: typed,
   racks: typed,
 });

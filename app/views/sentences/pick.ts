@@ -6,6 +6,9 @@ import { capital, inTenths, sayDay, sayExpected, sayRoughly, sayNight, sayPieces
 /** Worth under which a move makes no odds (the worth of 20 g of courgette). */
 const NO_ODDS = 0.02;
 
+/** Less of what is there than this is said. */
+const LESS = 0.9;
+
 const THREATS = { wind: "A gale", soaking: "A soaking", heat: "Heat", hail: "Hail", chill: "Lasting chill sets in" };
 
 /** Why a pick stands on its day, in sentences: the hazard, the trip, what a day either way costs. */
@@ -14,6 +17,8 @@ export function pickReason(planned: Planned, p: PlantingOutlook, dayIndex: numbe
   const day = outlook.days[dayIndex]!;
   const sentences = [`${capital(sayExpected(p.crop, pieces, p.doubt, units))} ${sayDay(day, today)}.`];
   if (outlook.wanted.some((w) => w.plantingId === p.planting.id && w.day === dayIndex && !w.blockedBy)) sentences.push("You asked for this day."); // prettier-ignore
+  if (p.takes && p.takes[dayIndex]! < LESS * p.pieces[dayIndex]!)
+    sentences.push("As much as you can use: the rest stays on.");
   const threat = p.survival.threats.find((t) => t.lastDayBefore === day);
   if (threat?.kind === "frost") sentences.push(`Frost ${sayNight(day, today)}, ${inTenths(threat.odds)} in this bed.`);
   else if (threat) sentences.push(`${THREATS[threat.kind]} that day, ${inTenths(threat.odds)}.`);
