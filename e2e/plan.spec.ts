@@ -62,3 +62,27 @@ test("a cue that says past its best turns the row, the sentences and the round a
   await page.goto(`${demo.url}/round`);
   await expect(page.getByText("Cucumber, late").first()).toBeVisible();
 });
+
+test("one round a week and a day asked for: the plan keeps both, and says of a day away that it cannot be", async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/sky`);
+  await page.getByLabel("Rounds a week").fill("1");
+  await page.getByRole("button", { name: "Save the limits" }).click();
+  await expect(page.getByText("Saved; the plan is made anew.")).toBeVisible();
+  await page.goto(`${demo.url}/plantings/bean-green`);
+  for (const [day, words] of [
+    ["2026-09-22", "in the plan"],
+    ["2026-09-27", "cannot be: nobody has a free minute then"],
+  ] as const) {
+    await page.getByLabel("Pick it on").fill(day);
+    await page.getByRole("button", { name: "Ask for this day" }).press("Enter");
+    await expect(page.getByText(words)).toBeVisible();
+  }
+  await page.goto(demo.url);
+  await expect(page.getByText(/You asked for French bean.* Sun 27 Sep; it cannot be/)).toBeVisible();
+  const week = (await planned(page)).filter((l) => /, (Mo 21|Tu 22|We 23|Th 24|Fr 25|Sa 26|Su 27):/.test(l));
+  expect(week.length).toBeGreaterThan(1);
+  expect(week.every((l) => l.includes("Tu 22"))).toBe(true);
+});
