@@ -8,6 +8,9 @@ import { EFFORT_PER_MINUTE } from "./plan-problem";
 import type { PlantingOffer, TakingTerms } from "./planting-offer";
 import type { PlantingRipens } from "./planting-ripens";
 
+/** What is left behind for want of hands is there at the next pick, worth this share of it: our judgement. */
+const REST = 0.6;
+
 /** What keeps giving, or ripens bit by bit: one task that may come again and again. */
 export function pickedAgain(terms: TakingTerms, { ripe, rate }: PlantingRipens): PlantingOffer {
   const { planting, crop, bed, risk, bans, sky, allows } = terms;
@@ -20,6 +23,7 @@ export function pickedAgain(terms: TakingTerms, { ripe, rate }: PlantingRipens):
   const room = roomFor(crop, terms.terms);
   // As many as fit the day: a pick too big for the hands is a part-pick.
   const fits = (pieces: number, t: number) => (pieces > 0 ? Math.min(1, room[t]! / pieces) : 1);
+  const keptOf = (taken: number) => taken + REST * (1 - taken);
   const soonest = crop.again?.low ?? 2;
   const top = Math.max(1e-9, ...offer.worth[0]!);
   const pieces = offer.pieces.map((r) => r.map((n, t) => n * fits(n, t)));
@@ -38,7 +42,7 @@ export function pickedAgain(terms: TakingTerms, { ripe, rate }: PlantingRipens):
           bedId: bed.id,
           repeat: true,
           worth: offer.worth.map((r, row) =>
-            r.map((w, t) => net(w * fits(offer.pieces[row]![t]!, t), pieces[row]![t]!)),
+            r.map((w, t) => net(w * keptOf(fits(offer.pieces[row]![t]!, t)), pieces[row]![t]!)),
           ),
           minutes: pieces.map((r, row) =>
             r.map((n, t) =>

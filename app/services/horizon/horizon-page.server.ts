@@ -5,7 +5,6 @@ import { horizonView } from "~/views/horizon/horizon-view";
 import { oddDays } from "~/db/sky/weather.server";
 import { coverSentences } from "~/views/sentences/paying-covers";
 import { unfitSentences, type GardenSentence } from "~/views/sentences/garden";
-import { brokenWishes } from "~/views/sentences/wanted";
 import { inUnits } from "~/views/words";
 import { noticesOf } from "../garden/household-crops.server";
 import { adviceFor, plannedGarden } from "../garden/planned-garden.server";
@@ -14,7 +13,7 @@ import { adviceFor, plannedGarden } from "../garden/planned-garden.server";
 export function horizonPage(db: Db, garden: GardenRow) {
   const planned = plannedGarden(db, garden);
   return inUnits(
-    horizonView(planned, openRound(db) !== undefined, [...noticesOf(db), ...oddDaysTold(db), ...brokenWishes(planned)]),
+    horizonView(planned, openRound(db) !== undefined, [...noticesOf(db), ...oddDaysTold(db)]),
     planned.units,
   );
 }

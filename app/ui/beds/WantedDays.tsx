@@ -26,11 +26,17 @@ export function WantedDays({ wanted, today }: Pick<PlantingPageView, "wanted" | 
         </Bar>
       ))}
       <fetcher.Form method="post" key={wanted.length}>
-        <Box display="grid" gap="10px" gridTemplateColumns="repeat(auto-fit, minmax(150px, 1fr))" alignItems="end">
+        <Box
+          display="grid"
+          gap="10px"
+          gridTemplateColumns="minmax(0, 260px) auto"
+          alignItems="end"
+          justifyContent="start"
+        >
           <Field label="Pick it on" error={errors.wantedOn}>
             {(ids) => <TextInput {...ids} type="date" name="wantedOn" min={today} />}
           </Field>
-          <Action name="intent" value="want">
+          <Action name="intent" value="want" whiteSpace="nowrap" paddingInline="14px">
             Ask for this day
           </Action>
         </Box>

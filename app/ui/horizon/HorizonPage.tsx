@@ -32,6 +32,11 @@ export function HorizonPage({ view }: { view: HorizonView }) {
           <strong>{notice}</strong> <Link to="/notes">See the notes</Link>
         </chakra.p>
       ))}
+      {view.brokenWishes.map(({ plantingId, text }) => (
+        <chakra.p key={text} role="status" margin="0" padding={{ base: "0 16px 12px", md: "0 28px 12px" }}>
+          <strong>{text}</strong> <Link to={`/plantings/${plantingId}`}>Ask for another day</Link>
+        </chakra.p>
+      ))}
       {!view.weatherKnown && (
         <chakra.p margin="0" padding={{ base: "0 16px 12px", md: "0 28px 12px" }}>
           No forecast yet, so the days ahead are{" "}

@@ -9,6 +9,7 @@ import { bandsOf } from "../sky/bands";
 import { capital, columnDay, longDay, sayCount, sayDay, sayRoughly, sayNight } from "../words";
 import { gardenSentences } from "../sentences/garden";
 import { plannedPick } from "../sentences/pick";
+import { brokenWishes } from "../sentences/wanted";
 
 const STAGE_WORDS: Record<Stage, string> = {
   "not yet": "not yet",
@@ -83,6 +84,7 @@ export function horizonView(planned: Planned, roundIsOut: boolean, notices: stri
   return {
     title: longDay(today),
     notices,
+    brokenWishes: brokenWishes(planned),
     summary: summaryOf(planned, units),
     round: roundOf(planned, roundIsOut),
     days,

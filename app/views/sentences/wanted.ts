@@ -23,12 +23,11 @@ export function wantedWords({ outlook }: Planned, plantingId: string, on: IsoDay
 }
 
 /** Wishes that cannot be kept, a sentence each, so that nobody waits for them. */
-export function brokenWishes({ outlook, today }: Planned): string[] {
+export function brokenWishes({ outlook, today }: Planned): { plantingId: string; text: string }[] {
   return outlook.wanted.flatMap(({ plantingId, day, blockedBy }: WantedDay) => {
     const p = outlook.plantings.find((x) => x.planting.id === plantingId);
     if (!p || !blockedBy) return [];
-    return [
-      `You asked for ${lower(nameOf(p))} ${sayDay(outlook.days[day]!, today)}; it cannot be: ${BLOCKS[blockedBy]}.`,
-    ];
+    const text = `You asked for ${lower(nameOf(p))} ${sayDay(outlook.days[day]!, today)}; it cannot be: ${BLOCKS[blockedBy]}.`;
+    return [{ plantingId, text }];
   });
 }
