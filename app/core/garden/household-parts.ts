@@ -22,7 +22,6 @@ export function asTheHouseholdWants(
   limits: HouseholdLimits,
   days: readonly IsoDay[],
 ): PlantingOutlook {
-  // prettier-ignore
   const { crop } = p;
   const { matters = "usual", eatsGrams = null } = p.planting.wishes ?? {};
   const eats = eatsGrams !== null && crop.mode === "repeat" ? eatsGrams / crop.pieceGrams.value : null;

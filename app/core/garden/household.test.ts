@@ -139,6 +139,8 @@ test("a day asked for is in the plan, or the limit that blocks it is named and t
   expect(two.outlook.wanted.map((w) => w.blockedBy)).toEqual([null, null, "rounds"]);
   expect(two.rounds.filter((t) => t < 7)).toEqual([1, 3]);
   expect(on([sunday], {}, 0).outlook.wanted[0]!.blockedBy).toBe("no hands");
+  const came = planned(garden([{ ...beans, picks: [{ pickedOn: today, pieces: 40, tookAll: true }], wishes: { matters: "usual", eatsGrams: null, pickOn: [today] } }])); // prettier-ignore
+  expect(came.outlook.wanted).toEqual([]);
   const young = planned(garden([{ ...beans, startedOn: addDays(today, -20), looks: [], wishes: { matters: "usual", eatsGrams: null, pickOn: [sunday] } }])); // prettier-ignore
   expect(young.outlook.wanted[0]!.blockedBy).toBe("not ready");
   const treated = planned(garden([{ ...beans, treatments: [{ product: "soft soap", treatedOn: today, intervalDays: 9 }], wishes: { matters: "usual", eatsGrams: null, pickOn: [sunday] } }])); // prettier-ignore

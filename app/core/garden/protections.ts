@@ -1,6 +1,6 @@
 import { daysBetween, type IsoDay } from "../calendar";
 import type { BedKind, CoverNight } from "../hazards";
-import { solvePlan, type Plan, type PlanProblem, type SolveBudget } from "../planner"; // prettier-ignore
+import { solvePlan, type Plan, type PlanProblem, type SolveBudget } from "../planner";
 import { trackIndex } from "../weather";
 import type { DayTerms } from "./day-terms";
 import type { GardenSky } from "./garden-sky";

@@ -24,15 +24,15 @@ export function withWanted(
   problem: PlanProblem,
   plantings: readonly PlantingOutlook[],
 ): { problem: PlanProblem; wanted: WantedDay[] } {
-  // prettier-ignore
   const wanted: WantedDay[] = [];
   const pins: Picks = {};
   for (const p of plantings)
     for (const on of [...(p.planting.wishes?.pickOn ?? [])].sort()) {
       const day = daysBetween(problem.days[0]!, on);
-      if (day < 0 || day >= problem.days.length) continue;
-      const task = problem.tasks.find((t) => plantingOfTask(t.id) === p.planting.id && !isLookTask(t.id) && t.minutes.some((r) => (r[day] ?? null) !== null)); // prettier-ignore
-      const blockedBy = p.bans[day] ?? (task ? (problem.minutesFree[day]! > 0 ? blockOf(problem, task, pins, day) : "no hands") : problem.minutesFree[day]! > 0 ? "not ready" : "no hands"); // prettier-ignore
+      // What was picked on its day is a wish that came true.
+      if (day < 0 || day >= problem.days.length || p.planting.picks.some((m) => m.pickedOn === on)) continue;
+      const task = problem.tasks.find((t) => plantingOfTask(t.id) === p.planting.id && !isLookTask(t.id) && mayPick(t, day)); // prettier-ignore
+      const blockedBy = p.bans[day] ?? blockOf(problem, task, pins, day);
       if (task && blockedBy === null) pins[task.id] = [...(pins[task.id] ?? []), day];
       wanted.push({ plantingId: p.planting.id, day, blockedBy });
     }
@@ -41,8 +41,13 @@ export function withWanted(
   return { problem: { ...problem, tasks }, wanted };
 }
 
+/** Whether any row of a task allows a pick on a day. */
+const mayPick = ({ minutes }: PlantingTask, day: number) => minutes.some((row) => (row[day] ?? null) !== null);
+
 /** What keeps a task from being picked on a day beside what was pinned before; null when nothing does. */
-function blockOf(problem: PlanProblem, task: PlantingTask, pins: Picks, day: number): WantBlock | null {
+function blockOf(problem: PlanProblem, task: PlantingTask | undefined, pins: Picks, day: number): WantBlock | null {
+  if (problem.minutesFree[day]! <= 0) return "no hands";
+  if (!task) return "not ready";
   const earlier = pins[task.id] ?? [];
   if (!task.repeat && earlier.length > 0) return "once";
   const check = checkPlan(problem, { ...pins, [task.id]: [...earlier, day] });

@@ -18,6 +18,8 @@ const BLOCKS: Record<WantBlock, string> = {
 /** What became of a wish for a day. */
 export function wantedWords({ outlook }: Planned, plantingId: string, on: IsoDay): string {
   const wish = outlook.wanted.find((w) => w.plantingId === plantingId && addDays(outlook.today, w.day) === on);
+  const picks = outlook.plantings.find((p) => p.planting.id === plantingId)?.planting.picks ?? [];
+  if (picks.some((m) => m.pickedOn === on)) return "picked";
   if (!wish) return "beyond the days that are planned";
   return wish.blockedBy ? `cannot be: ${BLOCKS[wish.blockedBy]}` : "in the plan";
 }
