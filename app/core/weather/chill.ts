@@ -13,7 +13,8 @@ const CHILL = { aboveC: 0, belowC: 7.2 } as const;
 export function chillHours(minC: number, maxC: number): number {
   if (maxC - minC < 0.1) return minC > CHILL.aboveC && minC < CHILL.belowC ? 24 : 0;
   const cold = Math.min(CHILL.belowC, maxC) - Math.max(CHILL.aboveC, minC);
-  return (24 * Math.max(0, cold)) / (maxC - minC);
+  // The share first: a whole day is then 24, not a hair above.
+  return 24 * (Math.max(0, cold) / (maxC - minC));
 }
 
 /** Hours to expect of a day of the year, 1 to 366: the mean over days that stray from the normal. */
