@@ -1,6 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useFetcher } from "react-router";
-import { ErrorLine, Field } from "~/ui/forms/Field";
+import { Field } from "~/ui/forms/Field";
+import { FormAnswer, type FormTold } from "~/ui/forms/FormAnswer";
 import { Action, Bar, TextInput } from "~/ui/theme/parts";
 import { Card } from "~/ui/shell/Card";
 import type { UnitSystem } from "~/core/units";
@@ -25,7 +26,7 @@ interface TreatmentsProps {
 /** Treatments of a planting: while a label’s interval runs, nothing of it is picked. */
 export function Treatments({ treatments, today, units }: TreatmentsProps) {
   const day = (on: string) => sayInUnits(shortDay(on, today), units);
-  const fetcher = useFetcher<{ errors?: Partial<Record<string, string>>; done?: string }>();
+  const fetcher = useFetcher<FormTold>();
   const errors = fetcher.data?.errors ?? {};
   return (
     <Card title="Sprayed or treated">
@@ -69,10 +70,7 @@ export function Treatments({ treatments, today, units }: TreatmentsProps) {
         <Action name="intent" value="log treatment" marginTop="10px">
           Log the treatment
         </Action>
-        <Box aria-live="polite">
-          {errors.form && <ErrorLine>{errors.form}</ErrorLine>}
-          {fetcher.data?.done && <chakra.p margin="6px 0 0">✓ {fetcher.data.done}</chakra.p>}
-        </Box>
+        <FormAnswer told={fetcher.data} />
       </fetcher.Form>
     </Card>
   );

@@ -1,13 +1,14 @@
 import { Box, chakra } from "@chakra-ui/react";
 import { useFetcher } from "react-router";
-import { ErrorLine, Field } from "~/ui/forms/Field";
+import { Field } from "~/ui/forms/Field";
+import { FormAnswer, type FormTold } from "~/ui/forms/FormAnswer";
 import { Action, Bar, QuietSpan, TextInput } from "~/ui/theme/parts";
 import { Card } from "~/ui/shell/Card";
 import type { PlantingPageView } from "./planting-page";
 
 /** Days on which the household wants it picked: the plan keeps them, or says what is in the way. */
 export function WantedDays({ wanted, today }: Pick<PlantingPageView, "wanted" | "today">) {
-  const fetcher = useFetcher<{ errors?: Partial<Record<string, string>>; done?: string }>();
+  const fetcher = useFetcher<FormTold>();
   const errors = fetcher.data?.errors ?? {};
   return (
     <Card title="Wanted on a day">
@@ -40,10 +41,7 @@ export function WantedDays({ wanted, today }: Pick<PlantingPageView, "wanted" | 
             Ask for this day
           </Action>
         </Box>
-        <Box aria-live="polite">
-          {errors.form && <ErrorLine>{errors.form}</ErrorLine>}
-          {fetcher.data?.done && <chakra.p margin="6px 0 0">✓ {fetcher.data.done}</chakra.p>}
-        </Box>
+        <FormAnswer told={fetcher.data} />
       </fetcher.Form>
     </Card>
   );
