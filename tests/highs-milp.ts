@@ -12,6 +12,9 @@ export function milpOf(problem: PlanProblem): string {
   const links: string[] = [];
   const binaries: string[] = [];
   const term = (value: number, name: string) => `${value < 0 ? "-" : "+"} ${Math.abs(value).toFixed(9)} ${name}`;
+  // Rounds of one date share kitchen and racks: what they take is told on its first.
+  const firstOf = problem.days.map((day) => problem.days.indexOf(day));
+  const dates = [...new Set(firstOf)];
   const bedIds = [...new Set(problem.tasks.map((t) => t.bedId))];
   problem.tasks.forEach((task, i) => {
     const bed = bedIds.indexOf(task.bedId);
@@ -25,8 +28,9 @@ export function milpOf(problem: PlanProblem): string {
         for (let t = row; t < H; t++) {
           const m = way.minutes[row]![t] ?? null;
           if (m === null || problem.minutesFree[t] === 0 || task.bans?.includes(t)) continue;
+          if (row > 0 && firstOf[row - 1] === firstOf[t]) continue;
           // An arc that jumps over a pin is none.
-          if (task.pins?.some((p) => (task.repeat ? p >= row && p < t : p !== t))) continue;
+          if (task.pins?.some((p) => (task.repeat ? firstOf[p]! >= row && firstOf[p]! < firstOf[t]! : firstOf[p] !== firstOf[t]))) continue; // prettier-ignore
           const x = `x_${i}_${w}_${row}_${t}`;
           binaries.push(x);
           outOf[row]!.push(x);
@@ -35,11 +39,12 @@ export function milpOf(problem: PlanProblem): string {
           objective.push(term(way.worth[row]![t]!, x));
           minutes[t]!.push(term(m, x));
           const kg = way.kitchen?.[row]?.[t] ?? 0;
-          if (kg > 0) kitchen[t]!.push(term(kg, x));
+          if (kg > 0) kitchen[firstOf[t]!]!.push(term(kg, x));
+          const from = dates.indexOf(firstOf[t]!);
           if (task.curing)
-            for (let d = t; d < Math.min(H, t + task.curing.days); d++) curing[d]!.push(term(task.curing.area, x));
+            for (const d of dates.slice(from, from + task.curing.days)) curing[d]!.push(term(task.curing.area, x));
         }
-        if (task.pins?.some((p) => p >= row)) continue;
+        if (task.pins?.some((p) => firstOf[p]! >= row)) continue;
         const end = `e_${i}_${w}_${row}`;
         binaries.push(end);
         outOf[row]!.push(end);

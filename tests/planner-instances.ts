@@ -1,11 +1,11 @@
 import { addDays } from "~/core/calendar";
-import type { PlanProblem, PlantingTask } from "~/core/planner";
+import type { PlanProblem, PlantingTask, TaskWay } from "~/core/planner";
 import { seeded } from "~/core/statistics";
 
 /**
  * Made-up planning problems: one-off and keep-giving plantings with humps of worth, a killing night,
  * days away, scarce minutes; hostile ones have a full kitchen, little space to cure on, bans and pins, weeks of few rounds
- * and covers for the killing night besides. Knows the problem's shape only, nothing of the solver.
+ * and covers for the killing night besides, and half of them days of two rounds. Knows the problem's shape only, nothing of the solver.
  */
 export function planInstance(seed: number, plantings: number, horizon: number, hostile = false): PlanProblem {
   const random = seeded(seed);
@@ -42,7 +42,52 @@ export function planInstance(seed: number, plantings: number, horizon: number, h
     bedCost: 0.05,
     tasks,
   };
-  return hostile ? tightened(problem, random) : problem;
+  return hostile ? inRounds(tightened(problem, random), seeded(seed + 500_000)) : problem;
+}
+
+/** The same garden with the minutes of some days in two rounds; some plantings are for one of them only. */
+function inRounds(problem: PlanProblem, random: () => number): PlanProblem {
+  if (random() < 0.5) return problem;
+  let left = Math.round(problem.days.length / 3);
+  const rounds = problem.minutesFree.flatMap((minutes, day) => {
+    if (minutes <= 0 || left === 0 || random() < 0.5) return [{ day, minutes, isFirst: true, isSplit: false }];
+    const first = { day, minutes: minutes * (0.5 + 0.5 * random()), isFirst: true, isSplit: true };
+    left--;
+    return [first, { ...first, minutes: 9 + 0.5 * minutes * random(), isFirst: false }];
+  });
+  const at = (day: number) => rounds.findIndex((r) => r.day === day);
+  const last = (day: number) => rounds.findLastIndex((r) => r.day === day);
+  const wide = <T>(row: readonly T[]) => rounds.map(({ day }) => row[day]!);
+  /** Rows are of the last pick, the first of none yet. */
+  const rowsOf = <T,>(table: readonly T[]) => table.length > 1 ? [table[0]!, ...rounds.map(({ day }) => table[day + 1]!)] : [...table]; // prettier-ignore
+  const tables = <W extends Omit<TaskWay, "id" | "acts">>({ worth, minutes, endWorth, kitchen }: W) => ({
+    worth: rowsOf(worth).map(wide),
+    minutes: rowsOf(minutes).map(wide),
+    endWorth: rowsOf(endWorth),
+    ...(kitchen && { kitchen: rowsOf(kitchen).map(wide) }),
+  });
+  return {
+    ...problem,
+    days: wide(problem.days),
+    minutesFree: rounds.map((r) => r.minutes),
+    ...(problem.kitchenFree && { kitchenFree: wide(problem.kitchenFree) }),
+    ...(Array.isArray(problem.curingFree) && { curingFree: wide(problem.curingFree) }),
+    ...(problem.roundLimits && {
+      roundLimits: problem.roundLimits.map((l) => ({ ...l, from: at(l.from), to: last(l.to) })),
+    }),
+    tasks: problem.tasks.map((task) => {
+      const only = random() < 0.3 ? random() < 0.5 : undefined;
+      const shut = rounds.flatMap((r, t) => (r.isSplit && only !== undefined && r.isFirst !== only ? [t] : []));
+      const bans = [...rounds.flatMap((r, t) => (task.bans?.includes(r.day) ? [t] : [])), ...shut];
+      return {
+        ...task,
+        ...tables(task),
+        ...(task.ways && { ways: task.ways.map((way) => ({ ...way, ...tables(way), acts: way.acts.map((act) => ({ ...act, day: last(act.day) })) })) }), // prettier-ignore
+        ...(task.pins && { pins: task.pins.map(at) }),
+        ...(bans.length > 0 && { bans }),
+      };
+    }),
+  };
 }
 
 /** m² to cure on: the same every day, or less while something lies there. */

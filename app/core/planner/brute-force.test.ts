@@ -5,14 +5,18 @@ import { planInstance } from "../../../tests/planner-instances";
 
 const quick = { seed: 1, relaxIterations: 80, boundSplits: 4, repairIterations: 60, cycles: 2 };
 
-/** Every plan there is of a planting: all sets of days, or at most one of them. */
-function* daySets(repeat: boolean, horizon: number): Generator<number[]> {
+/** Every plan there is of a planting: all sets of days, none of one date twice, or at most one of them. */
+function* daySets(repeat: boolean, days: PlanProblem["days"]): Generator<number[]> {
+  const horizon = days.length;
   if (!repeat) {
     yield [];
     for (let t = 0; t < horizon; t++) yield [t];
     return;
   }
-  for (let set = 0; set < 2 ** horizon; set++) yield [...Array(horizon).keys()].filter((t) => set & (1 << t));
+  for (let set = 0; set < 2 ** horizon; set++) {
+    const taken = [...days.keys()].filter((t) => set & (1 << t));
+    if (new Set(taken.map((t) => days[t])).size === taken.length) yield taken;
+  }
 }
 
 /** The best plan of all by trying every one against the check, which knows nothing of the solver. */
@@ -29,7 +33,7 @@ function bestOfAll(problem: PlanProblem): number {
     }
     for (const way of ["", ...(task.ways ?? []).map((w) => w.id)]) {
       ways[task.id] = way;
-      for (const days of daySets(task.repeat, problem.days.length)) {
+      for (const days of daySets(task.repeat, problem.days)) {
         picks[task.id] = days;
         follow(n + 1);
       }

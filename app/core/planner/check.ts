@@ -24,6 +24,8 @@ export function checkPlan(problem: PlanProblem, picks: Picks, ways: Ways = {}): 
   let worth = 0;
   const handwork = new Array<number>(horizon).fill(0);
   const kitchen = new Array<number>(horizon).fill(0);
+  const dateOf = problem.days.map((day) => problem.days.indexOf(day));
+  const dates = [...new Set(dateOf)];
   const curing = new Array<number>(horizon).fill(0);
   const bedsOn = Array.from({ length: horizon }, () => new Set<string>());
   for (const id of Object.keys(picks))
@@ -42,7 +44,7 @@ export function checkPlan(problem: PlanProblem, picks: Picks, ways: Ways = {}): 
       breaks("planting", `${task.id} is picked ${days.length} times`);
       continue;
     }
-    for (const t of task.pins ?? []) if (!days.includes(t)) breaks("planting", `${task.id} is not picked on day ${t}, where it must be`); // prettier-ignore
+    for (const t of task.pins ?? []) if (!days.some((d) => dateOf[d] === dateOf[t])) breaks("planting", `${task.id} is not picked on day ${t}, where it must be`); // prettier-ignore
     let row = 0;
     for (const t of days) {
       if (task.bans?.includes(t)) breaks("planting", `${task.id} is banned on day ${t}`);
@@ -50,12 +52,16 @@ export function checkPlan(problem: PlanProblem, picks: Picks, ways: Ways = {}): 
         breaks("planting", `${task.id} is picked on day ${t} after day ${row - 1}`);
         continue;
       }
+      if (row > 0 && dateOf[row - 1] === dateOf[t])
+        breaks("planting", `${task.id} is picked twice on ${problem.days[t]}`);
       const minutes = offer.minutes[row]![t] ?? null;
       if (minutes === null) breaks("planting", `${task.id} may not be picked on day ${t}`);
       worth += offer.worth[row]![t]!;
       handwork[t]! += minutes ?? 0;
-      kitchen[t]! += offer.kitchen?.[row]?.[t] ?? 0;
-      if (task.curing) for (let d = t; d < Math.min(horizon, t + task.curing.days); d++) curing[d]! += task.curing.area;
+      kitchen[dateOf[t]!]! += offer.kitchen?.[row]?.[t] ?? 0;
+      const { area = 0, days: cures = 0 } = task.curing ?? {};
+      const from = dates.indexOf(dateOf[t]!);
+      for (const date of dates.slice(from, from + cures)) curing[date]! += area;
       bedsOn[t]!.add(task.bedId);
       if (task.repeat) row = t + 1;
       else row = Math.max(row, 1);

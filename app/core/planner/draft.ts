@@ -79,7 +79,12 @@ export class Draft {
   /** Whether what was taken of planting i lies curing on day t. */
   curesOn(i: number, t: number): boolean {
     const first = this.days[i * this.model.horizon]!;
-    return this.count[i]! > 0 && this.model.area[i]! > 0 && first <= t && t < first + this.model.cureDays[i]!;
+    return (
+      this.count[i]! > 0 &&
+      this.model.area[i]! > 0 &&
+      first <= t &&
+      t < this.model.cureTo[i * this.model.horizon + first]!
+    );
   }
 
   /** Gives planting i, now without picks, these days and this way if all of it fits. */
@@ -93,15 +98,15 @@ export class Draft {
   }
 
   private fit(i: number, { minutes, kitchen, endWorth }: WayModel, days: readonly number[]): boolean {
-    const { horizon: H, rows, area, cureDays } = this.model;
+    const { horizon: H, rows, area, cureTo, dateFrom } = this.model;
     const opened = new Int32Array(this.roundsLeft.length);
     let row = 0;
     for (const t of days) {
       const a = row * H + t;
       const l = this.model.limitOf[t] ?? -1;
       if (l >= 0 && this.errandsOn[t] === 0 && ++opened[l]! > this.roundsLeft[l]!) return false;
-      if (t < row || t >= H || minutes[a]! > this.roomOn(i, t) + 1e-9 || kitchen[a]! > this.kitchenLeft[t]! + 1e-9) return false; // prettier-ignore
-      for (let d = t; d < Math.min(H, t + cureDays[i]!); d++) if (this.curingLeft[d]! + 1e-9 < area[i]!) return false;
+      if (t < row || t >= H || minutes[a]! > this.roomOn(i, t) + 1e-9 || kitchen[a]! > this.kitchenLeft[dateFrom[t]!]! + 1e-9) return false; // prettier-ignore
+      for (let d = t; d < cureTo[i * H + t]!; d++) if (this.curingLeft[d]! + 1e-9 < area[i]!) return false;
       if (rows[i]! > 1) row = t + 1;
     }
     if ((days.length === 0 || rows[i]! > 1) && endWorth[row] === -Infinity) return false;
@@ -155,7 +160,7 @@ export class Draft {
   }
 
   private book(i: number, sign: 1 | -1): number {
-    const { horizon: H, rows, area, cureDays } = this.model;
+    const { horizon: H, rows, area, cureTo, dateFrom } = this.model;
     const way = this.wayOf(i);
     let row = 0;
     let value = 0;
@@ -167,8 +172,8 @@ export class Draft {
       const t = this.days[i * H + k]!;
       const a = row * H + t;
       value += way.worth[a]!;
-      this.kitchenLeft[t]! -= sign * way.kitchen[a]!;
-      for (let d = t; d < Math.min(H, t + cureDays[i]!); d++) this.curingLeft[d]! -= sign * area[i]!;
+      this.kitchenLeft[dateFrom[t]!]! -= sign * way.kitchen[a]!;
+      for (let d = t; d < cureTo[i * H + t]!; d++) this.curingLeft[d]! -= sign * area[i]!;
       this.errand(i, t, way.minutes[a]!, sign);
       if (rows[i]! > 1) row = t + 1;
     }
@@ -275,7 +280,7 @@ export class Draft {
 
   /** Has others go until the wanted days of planting i fit. */
   private makeRoom(i: number, way: WayModel, count: number, out: (t: number, cures: boolean) => boolean): boolean {
-    const { horizon: H, rows, area, cureDays } = this.model;
+    const { horizon: H, rows, area, cureTo, dateFrom } = this.model;
     const { need } = this;
     need.fill(0);
     for (const act of way.acts) need[act.day] = act.minutes;
@@ -284,12 +289,19 @@ export class Draft {
       const t = this.wanted[k]!;
       const a = row * H + t;
       need[t]! += way.minutes[a]!;
-      while (this.kitchenLeft[t]! + 1e-9 < way.kitchen[a]!) if (!out(t, false)) return false;
-      for (let d = t; d < Math.min(H, t + cureDays[i]!); d++) while (this.curingLeft[d]! + 1e-9 < area[i]!) if (!out(d, true)) return false; // prettier-ignore
+      while (this.kitchenLeft[dateFrom[t]!]! + 1e-9 < way.kitchen[a]!) if (!this.outOfDate(t, out)) return false;
+      for (let d = t; d < cureTo[i * H + t]!; d++) while (this.curingLeft[d]! + 1e-9 < area[i]!) if (!out(d, true)) return false; // prettier-ignore
       if (rows[i]! > 1) row = t + 1;
     }
     for (let t = 0; t < H; t++) while (need[t]! > 0 && this.roomOn(i, t) + 1e-9 < need[t]!) if (!out(t, false)) return false; // prettier-ignore
     return true;
+  }
+
+  /** Takes out another planting that is called at in any round of the date of day t. */
+  private outOfDate(t: number, out: (t: number, cures: boolean) => boolean): boolean {
+    const { dateFrom, dateTo } = this.model;
+    for (let d = dateFrom[t]!; d < dateTo[t]!; d++) if (out(d, false)) return true;
+    return false;
   }
 
   /** Whether no round may be opened on day t any more. */
@@ -305,20 +317,20 @@ export class Draft {
   }
 
   private setTerms(i: number, prices: DayPrices, share: number, shut: Uint8Array | undefined, alone: boolean): void {
-    const { horizon: H, bedOf, problem, area, cureDays, minutesFree, kitchenFree } = this.model;
+    const { horizon: H, bedOf, problem, area, cureTo, dateFrom, minutesFree, kitchenFree } = this.model;
     const { minutePrice, kitchenPrice, fixed, room, kitchenRoom, opens } = this.terms;
     const bed = bedOf[i]! * H;
     for (let t = 0; t < H; t++) {
       minutePrice[t] = share * prices.minute[t]!;
-      kitchenPrice[t] = share * prices.kitchen[t]!;
+      kitchenPrice[t] = share * prices.kitchen[dateFrom[t]!]!;
       opens[t] = this.errandsOn[t] === 0 ? 1 : 0;
       room[t] = shut?.[t] === 1 || this.isShut(t) ? -1 : alone ? minutesFree[t]! - problem.roundMinutes - problem.bedMinutes : this.roomOn(i, t); // prettier-ignore
-      kitchenRoom[t] = alone ? kitchenFree[t]! : this.kitchenLeft[t]!;
+      kitchenRoom[t] = alone ? kitchenFree[t]! : this.kitchenLeft[dateFrom[t]!]!;
       fixed[t] = (opens[t] ? problem.roundCost : 0) + (this.calls[bed + t] === 0 ? problem.bedCost : 0);
     }
     if (area[i]! <= 0) return;
     for (let t = 0; t < H; t++)
-      for (let d = t; d < Math.min(H, t + cureDays[i]!); d++) {
+      for (let d = t; d < cureTo[i * H + t]!; d++) {
         if (!alone && this.curingLeft[d]! + 1e-9 < area[i]!) room[t] = -1;
         fixed[t]! += share * prices.curing[d]! * area[i]!;
       }

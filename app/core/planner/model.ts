@@ -27,6 +27,11 @@ export interface PlanModel {
   /** Curing space of a pick of planting i, m², and for how many days; 0 = none. */
   area: Float64Array;
   cureDays: Int32Array;
+  /** Where its curing ends that begins on day t: cureTo[i · H + t], the first day that is free again. */
+  cureTo: Int32Array;
+  /** The first entry of the date of day t, and the first of the next date. */
+  dateFrom: Int32Array;
+  dateTo: Int32Array;
   /** About what is at stake with planting i: the most one pick of it can bring. */
   stake: Float64Array;
   minutesFree: Float64Array;
@@ -49,6 +54,7 @@ export function planModel(problem: PlanProblem): PlanModel {
   const horizon = problem.days.length;
   if (problem.minutesFree.length !== horizon) throw new RangeError("minutesFree: not one entry a day");
   if (problem.kitchenFree && problem.kitchenFree.length !== horizon) throw new RangeError("kitchenFree: not one entry a day"); // prettier-ignore
+  const { dateFrom, dateTo } = datesOf(problem.days);
   const bedIds = [...new Set(problem.tasks.map((t) => t.bedId))];
   const { tasks } = problem;
   const model: PlanModel = {
@@ -60,10 +66,13 @@ export function planModel(problem: PlanProblem): PlanModel {
     ways: tasks.map((t) => [wayOf(t, horizon), ...(t.ways ?? []).map((way) => wayOf(t, horizon, way))]),
     area: Float64Array.from(tasks, (t) => t.curing?.area ?? 0),
     cureDays: Int32Array.from(tasks, (t) => t.curing?.days ?? 0),
+    cureTo: Int32Array.from(tasks.flatMap((t) => [...dateTo.keys()].map((from) => cureEnd(from, t.curing?.days ?? 0, dateTo)))), // prettier-ignore
+    dateFrom,
+    dateTo,
     stake: Float64Array.from(tasks, (t) => t.worth.flat().reduce((a, b) => Math.max(a, b), 0)),
     minutesFree: Float64Array.from(problem.minutesFree),
-    kitchenFree: Float64Array.from(problem.kitchenFree ?? new Array<number>(horizon).fill(Infinity)),
-    curingFree: curingFreeOf(problem),
+    kitchenFree: Float64Array.from(dateFrom, (first) => problem.kitchenFree?.[first] ?? Infinity),
+    curingFree: curingFreeOf(problem, dateFrom),
     ...roundLimits(problem),
     isWalked: new Uint8Array(horizon),
     problem,
@@ -105,10 +114,26 @@ function wayOf(task: PlantingTask, horizon: number, way?: TaskWay): WayModel {
   };
 }
 
-function curingFreeOf({ days, curingFree = Infinity }: PlanProblem): Float64Array {
+function curingFreeOf({ days, curingFree = Infinity }: PlanProblem, dateFrom: Int32Array): Float64Array {
   if (typeof curingFree === "number") return new Float64Array(days.length).fill(curingFree);
   if (curingFree.length !== days.length) throw new RangeError("curingFree: not one entry a day");
-  return Float64Array.from(curingFree);
+  return Float64Array.from(dateFrom, (first) => curingFree[first]!);
+}
+
+/** @throws {RangeError} when the days run backwards */
+function datesOf(days: PlanProblem["days"]): Pick<PlanModel, "dateFrom" | "dateTo"> {
+  if (days.some((day, t) => t > 0 && day < days[t - 1]!)) throw new RangeError("days: not in order");
+  return {
+    dateFrom: Int32Array.from(days, (day) => days.indexOf(day)),
+    dateTo: Int32Array.from(days, (day) => days.lastIndexOf(day) + 1),
+  };
+}
+
+/** The day after the last of so many dates, that of day `from` the first. */
+function cureEnd(from: number, dates: number, dateTo: Int32Array): number {
+  let to = from;
+  for (let k = 0; k < dates && to < dateTo.length; k++) to = dateTo[to]!;
+  return to;
 }
 
 /** @throws {RangeError} when limits run backwards, into one another or beyond the last day */
@@ -122,23 +147,24 @@ function roundLimits({ days, roundLimits = [] }: PlanProblem): Pick<PlanModel, "
 }
 
 /** Whether a pick of planting i on day t finds space to cure while nothing else cures. */
-function hasRacks({ horizon, area, cureDays, curingFree }: PlanModel, i: number, t: number): boolean {
-  for (let d = t; d < Math.min(horizon, t + cureDays[i]!); d++) if (area[i]! > curingFree[d]! + 1e-9) return false;
+function hasRacks({ horizon, area, cureTo, curingFree }: PlanModel, i: number, t: number): boolean {
+  for (let d = t; d < cureTo[i * horizon + t]!; d++) if (area[i]! > curingFree[d]! + 1e-9) return false;
   return true;
 }
 
 /** Shuts what is banned, what jumps over a pin, and what could not fit if it were the only pick of its day. */
 function shut(model: PlanModel, i: number, task: PlantingTask, { acts, minutes, kitchen, endWorth }: WayModel): void {
-  const { horizon: H, problem, limitOf, mostRounds } = model;
+  const { horizon: H, problem, limitOf, mostRounds, dateFrom, dateTo } = model;
   const overhead = problem.roundMinutes + problem.bedMinutes;
   for (let row = 0; row < model.rows[i]!; row++) {
     for (let t = row; t < H; t++) {
       const free = model.minutesFree[t]! - (acts.find((a) => a.day === t)?.minutes ?? 0);
       const walks = model.minutesFree[t]! > 0 && (limitOf[t]! < 0 || mostRounds[limitOf[t]!]! > 0);
       const fits = walks && minutes[row * H + t]! + overhead <= free + 1e-9 && kitchen[row * H + t]! <= model.kitchenFree[t]! + 1e-9 && hasRacks(model, i, t); // prettier-ignore
-      const jumps = task.pins?.some((p) => (task.repeat ? p >= row && p < t : p !== t)) ?? false;
-      if (!fits || jumps || task.bans?.includes(t)) minutes[row * H + t] = Infinity;
+      const jumps = task.pins?.some((p) => (task.repeat ? dateFrom[p]! >= row && dateTo[p]! <= t : dateFrom[p] !== dateFrom[t])) ?? false; // prettier-ignore
+      const isAgain = row > 0 && dateFrom[row - 1] === dateFrom[t];
+      if (!fits || jumps || isAgain || task.bans?.includes(t)) minutes[row * H + t] = Infinity;
     }
-    if (task.pins?.some((p) => p >= row)) endWorth[row] = -Infinity;
+    if (task.pins?.some((p) => dateFrom[p]! >= row)) endWorth[row] = -Infinity;
   }
 }

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { IsoDay } from "../calendar";
 
-/** Worths are in kilograms of courgette; minutes are minutes; day indexes count from the first of `days`. */
+/** Worths are in kilograms of courgette; minutes are minutes; day indexes count from the first entry of `days`. */
 const Row = z.array(z.number());
 const DayIndex = z.number().int().min(0);
 
@@ -38,11 +38,14 @@ export const PlantingTask = z.object({
   endWorth: Row,
   /** kitchen[row][t], kg that must be dealt with in the kitchen on the day of the pick; left out = none. */
   kitchen: z.array(z.array(z.number().min(0))).optional(),
-  /** Space that a one-off pick takes to cure, m², from its day on for so many days. */
+  /** Space that a one-off pick takes to cure, m², from its day on for so many dates. */
   curing: z.object({ area: z.number().min(0), days: z.number().int().min(1) }).optional(),
   /** Other ways to treat it, of which a plan takes one or none. */
   ways: z.array(TaskWay).optional(),
-  /** Days on which it must be picked, and days on which it may not be: the household's word, wet leaves, an interval. */
+  /**
+   * Days on whose date it must be picked, in whichever round of it, and days on which it may not be: the household's
+   * word, wet leaves, an interval.
+   */
   pins: z.array(DayIndex).optional(),
   bans: z.array(DayIndex).optional(),
 });
@@ -52,6 +55,10 @@ export type PlantingTask = z.infer<typeof PlantingTask>;
 const RoundLimit = z.object({ from: DayIndex, to: DayIndex, most: z.number().int().min(0) });
 
 export const PlanProblem = z.object({
+  /**
+   * In order. A date that stands there twice has two rounds, in the morning and in the evening say: each has minutes,
+   * overheads and bans of its own; kitchen and racks they share, and no planting is picked in both.
+   */
   days: z.array(IsoDay).min(1),
   /** Minutes of free hands each day; 0 when away. */
   minutesFree: z.array(z.number().min(0)),
@@ -61,9 +68,9 @@ export const PlanProblem = z.object({
   /** Minutes and worth of calling at a bed. */
   bedMinutes: z.number().min(0),
   bedCost: z.number().min(0),
-  /** Kg that the kitchen can deal with each day; left out = no limit. */
+  /** Kg that the kitchen can deal with each day, all rounds of a date together: the first entry counts; left out = no limit. */
   kitchenFree: z.array(z.number().min(0)).optional(),
-  /** m² to cure on, any day or day by day; left out = no limit. */
+  /** m² to cure on, any day or day by day, of a date the first entry; left out = no limit. */
   curingFree: z.union([z.number().min(0), z.array(z.number().min(0))]).optional(),
   /** In order, none over another; left out = no limit. */
   roundLimits: z.array(RoundLimit).optional(),

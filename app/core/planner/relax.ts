@@ -90,10 +90,9 @@ export function curingWorth(model: PlanModel, curing: Float64Array): number {
 
 /** Adds the price of the curing space that planting i's pick of each day would take. */
 export function addCuring(model: PlanModel, i: number, curing: Float64Array, fixed: Float64Array): void {
-  const { horizon: H, area, cureDays } = model;
+  const { horizon: H, area, cureTo } = model;
   if (area[i] === 0) return;
-  for (let t = 0; t < H; t++)
-    for (let d = t; d < Math.min(H, t + cureDays[i]!); d++) fixed[t]! += curing[d]! * area[i]!;
+  for (let t = 0; t < H; t++) for (let d = t; d < cureTo[i * H + t]!; d++) fixed[t]! += curing[d]! * area[i]!;
 }
 
 /**
@@ -109,7 +108,9 @@ export function addCuring(model: PlanModel, i: number, curing: Float64Array, fix
  * @source Held, Wolfe & Crowder 1974, Math. Programming 6:62–88 (from memory)
  */
 export function relax(model: PlanModel, lowerBound: number, iterations: number, start?: RelaxStart): Relaxation {
-  const { plantings: n, horizon: H, beds, bedOf, problem, minutesFree, kitchenFree, curingFree } = model;
+  const { plantings: n, horizon: H, beds, bedOf, problem, minutesFree, kitchenFree, curingFree, dateFrom, dateTo } = model; // prettier-ignore
+  /** Rounds of one date share its kitchen: it is there whichever of them is walked. */
+  const isShared = Uint8Array.from(dateFrom, (first, t) => (dateTo[t]! - first > 1 ? 1 : 0));
   const prices = start ? copyOf(start.from.prices) : noPrices(H);
   const link = priced(start ? start.from.link.slice() : new Float64Array(n * H), 1);
   const ways = model.ways.flat();
@@ -160,7 +161,12 @@ export function relax(model: PlanModel, lowerBound: number, iterations: number, 
     link.over.fill(0);
     linksAt.fill(0);
     terms.minutePrice.set(prices.minute);
-    terms.kitchenPrice.set(prices.kitchen);
+    for (let t = 0; t < H; t++) {
+      terms.kitchenPrice[t] = prices.kitchen[dateFrom[t]!]!;
+      if (!isShared[t] || dateFrom[t] !== t || kitchenFree[t] === Infinity) continue;
+      bound += prices.kitchen[t]! * kitchenFree[t]!;
+      kitchen.over[t] = -kitchenFree[t]!;
+    }
     for (let i = 0; i < n; i++) {
       for (let t = 0; t < H; t++) linksAt[bedOf[i]! * H + t]! += link.price[i * H + t]!;
       const chosen = bestWay(i);
@@ -173,8 +179,8 @@ export function relax(model: PlanModel, lowerBound: number, iterations: number, 
       for (let p = 0; p < chosen.count; p++) {
         const t = days[p]!;
         minute.over[t]! += chosen.way.minutes[row * H + t]!;
-        kitchen.over[t]! += chosen.way.kitchen[row * H + t]!;
-        for (let d = t; d < Math.min(H, t + model.cureDays[i]!); d++) curing.over[d]! += model.area[i]!;
+        kitchen.over[dateFrom[t]!]! += chosen.way.kitchen[row * H + t]!;
+        for (let d = t; d < model.cureTo[i * H + t]!; d++) curing.over[d]! += model.area[i]!;
         link.over[i * H + t] = 1;
         best.share[i * H + t]! += forgetting;
         if (model.rows[i]! > 1) row = t + 1;
@@ -184,7 +190,7 @@ export function relax(model: PlanModel, lowerBound: number, iterations: number, 
       if (minutesFree[t]! <= 0) continue;
       const mu = prices.minute[t]!;
       let day = -problem.roundCost + mu * (minutesFree[t]! - problem.roundMinutes);
-      if (kitchenFree[t]! < Infinity) day += prices.kitchen[t]! * kitchenFree[t]!;
+      if (kitchenFree[t]! < Infinity && !isShared[t]) day += prices.kitchen[t]! * kitchenFree[t]!;
       let called = 0;
       for (let b = 0; b < beds; b++) {
         const call = linksAt[b * H + t]! - mu * problem.bedMinutes - problem.bedCost;
@@ -200,7 +206,7 @@ export function relax(model: PlanModel, lowerBound: number, iterations: number, 
       bound += gain[t]!;
       best.walked[t]! += forgetting;
       minute.over[t]! -= minutesFree[t]! - problem.roundMinutes - callsOn[t]! * problem.bedMinutes;
-      if (kitchenFree[t]! < Infinity) kitchen.over[t]! -= kitchenFree[t]!;
+      if (kitchenFree[t]! < Infinity && !isShared[t]) kitchen.over[t]! -= kitchenFree[t]!;
       for (let i = 0; i < n; i++) if (isCalled[bedOf[i]! * H + t]) link.over[i * H + t]! -= 1;
     }
     for (let t = 0; t < H; t++) {
