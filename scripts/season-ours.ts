@@ -2,13 +2,13 @@ import { catalogue } from "~/catalogue/catalogue.server";
 import { forecastDays } from "~/adapters/simulated/told";
 import { recordOf } from "~/adapters/simulated/truth";
 import { addDays, type IsoDay } from "~/core/calendar";
-import { GardenState, lookAhead, plannedPicks, type KeptOutlooks, type PlantingOutlook } from "~/core/garden"; // prettier-ignore
+import { GardenState, lookAhead, planDays, plannedPicks, type KeptOutlooks, type PlantingOutlook } from "~/core/garden"; // prettier-ignore
 import { readableCues } from "~/core/practice";
 import { ROUND_LOOK } from "~/core/readiness";
-import { solvePlan, usualBudget, type Plan } from "~/core/planner";
+import { usualBudget } from "~/core/planner";
 import type { DailyWeather } from "~/core/weather";
 import type { Planned } from "~/views/planned";
-import { plannedWalk } from "~/views/round/planned-walk";
+import { plannedRounds } from "~/views/round/planned-walk";
 import type { SeasonGarden } from "./season-garden";
 import { SeasonWalk, type SeasonBrought } from "./season-walk";
 
@@ -22,7 +22,10 @@ type LookTaken = GardenState["plantings"][number]["looks"][number];
 const TAKE_NOW: readonly string[] = ["take today", "take early", "take some", "clear", "past"];
 /** What was looked at so many days ago is lifted without another look. */
 const SEEN_DAYS = 4;
-const errandsOf = (planned: Planned) => plannedWalk(planned, 0).stops.flatMap((s) => s.errands);
+const errandsOf = (planned: Planned) =>
+  plannedRounds(planned, 0)
+    .flatMap((r) => r.walk.stops)
+    .flatMap((s) => s.errands);
 
 interface Kept {
   looks: LookTaken[];
@@ -207,7 +210,7 @@ class OurSeason {
 
   private plan(minutes: number): Planned {
     const outlook = lookAhead(this.state(minutes), catalogue(), undefined, this.outlooks);
-    const plan: Plan = solvePlan(outlook.problem, BUDGET);
+    const plan = planDays(outlook, BUDGET);
     return { today: this.walk.today, outlook, plan, moveCosts: {}, units: "metric" };
   }
 
@@ -225,7 +228,7 @@ class OurSeason {
       observed: this.observed,
       forecast: told,
       forecastError: terms.trueForecast ? null : garden.error,
-      minutesByWeekday: garden.week.map((m) => ({ morning: 0, midday: 0, evening: m })),
+      minutesByWeekday: garden.week.map((m) => ({ morning: 0, midday: 0, evening: m, anyTime: true })),
       exceptions: [{ day: today, slot: "evening", minutes: Math.floor(minutes) }],
       trips: garden.trips,
       firstPicks: this.firstPicks,

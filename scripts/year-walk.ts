@@ -1,8 +1,7 @@
 import { catalogue } from "~/catalogue/catalogue.server";
 import { addDays, dayOfYear, daysBetween, type IsoDay } from "~/core/calendar";
-import { GardenState, lookAhead, plannedPicks, type KeptOutlooks, type PlantingOutlook } from "~/core/garden";
+import { GardenState, lookAhead, planDays, plannedPicks, type KeptOutlooks, type PlantingOutlook } from "~/core/garden";
 import { cropCalendar, type CropLife } from "~/core/life";
-import { solvePlan } from "~/core/planner";
 import { normalDraw, seeded } from "~/core/statistics";
 import { monthlyNormals, type ClimateNormals, type DailyWeather } from "~/core/weather";
 import { CLIMATES } from "../tests/reference/handbook-year";
@@ -101,7 +100,7 @@ function walkGarden(code: (typeof CODES)[number], cropIds: string[], seed: numbe
     const today = addDays(`${YEAR}-01-01`, n);
     const now = growing.filter((p) => !p.over && p.life.start.on <= today);
     const outlook = lookAhead(stateOn(today, code, now, weather), catalogue(), undefined, kept);
-    const plan = solvePlan(outlook.problem, {
+    const plan = planDays(outlook, {
       seed: 1,
       relaxIterations: 25,
       boundSplits: 0,

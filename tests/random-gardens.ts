@@ -1,8 +1,7 @@
 import fc from "fast-check";
 import { catalogue } from "~/catalogue/catalogue.server";
 import { addDays, daysBetween } from "~/core/calendar";
-import { GardenState, lookAhead, plannedPicks, plantingParts } from "~/core/garden";
-import { solvePlan } from "~/core/planner";
+import { GardenState, lookAhead, planDays, plannedPicks, plantingParts } from "~/core/garden";
 
 export const crops = catalogue().filter((c) => !["hens_eggs", "sugar_cane"].includes(c.id));
 export const TODAY = "2026-08-10";
@@ -74,7 +73,7 @@ export function stateOf({ plantings, minC, rainMm, trip }: Garden): GardenState 
 /** Where verdict and plan disagree, each as a sentence. */
 export function conflicts(g: Garden): string[] {
   const outlook = lookAhead(stateOf(g), catalogue());
-  const plan = solvePlan(outlook.problem);
+  const plan = planDays(outlook);
   return outlook.plantings.flatMap((p) => {
     const { verdict } = p.judgement;
     const picks = plannedPicks(p, plan.picks);

@@ -1,13 +1,12 @@
 import type { IsoDay } from "~/core/calendar";
-import type { GardenOutlook } from "~/core/garden";
-import type { Plan } from "~/core/planner";
+import type { DayPlan, GardenOutlook } from "~/core/garden";
 import type { UnitSystem } from "~/core/units";
 
 /** A garden looked ahead and planned, as plain data: what every page is drawn from. */
 export interface Planned {
   today: IsoDay;
   outlook: GardenOutlook;
-  plan: Plan;
+  plan: DayPlan;
   /** By planting and planned day index: what moving that pick to each day costs; null where it cannot be. */
   moveCosts: Record<string, Record<number, (number | null)[]>>;
   units: UnitSystem;

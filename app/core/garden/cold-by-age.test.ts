@@ -2,8 +2,7 @@ import { expect, test } from "vitest";
 import { catalogue } from "~/catalogue/catalogue.server";
 import { addDays, type IsoDay } from "../calendar";
 import { roughNormals } from "../weather";
-import { GardenState, hazardsAhead, lookAhead, plannedPicks } from ".";
-import { solvePlan } from "../planner";
+import { GardenState, hazardsAhead, lookAhead, planDays, plannedPicks } from ".";
 
 const DAYS_BACK = 400;
 
@@ -32,7 +31,7 @@ function before(cropId: string, startedOn: IsoDay, today: IsoDay, nightC: number
   const outlook = lookAhead(garden, catalogue());
   const p = outlook.plantings[0]!;
   const frost = p.survival.threats.filter((t) => t.kind === "frost");
-  return { outlook, kind: p.judgement.verdict.kind, frost, picks: plannedPicks(p, solvePlan(outlook.problem).picks), sound: p.survival.sound }; // prettier-ignore
+  return { outlook, kind: p.judgement.verdict.kind, frost, picks: plannedPicks(p, planDays(outlook).picks), sound: p.survival.sound }; // prettier-ignore
 }
 
 test("garlic at −12 °C in January stands: nothing is lost, nothing is lifted", () => {

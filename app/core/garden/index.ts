@@ -11,10 +11,11 @@ export {
 export { BED_MINUTES, ROUND_MINUTES } from "./plan-problem";
 export { HORIZON_DAYS, lookAhead, type GardenOutlook, type KeptOutlooks } from "./look-ahead";
 export { lastDayOf, type GardenSky } from "./garden-sky";
-export { plannedPicks, plantingOfTask, type PlannedPick } from "./planned-picks";
+export { pickInRound, plannedPicks, plantingOfTask, type PlannedPick } from "./planned-picks";
 export { piecesTaken, plantingParts, type PlantingPart } from "./planting-parts";
 export { type PlantingOutlook } from "./planting-outlook";
-export { THUNDER_STOP, type DayTerms } from "./day-terms";
+export { THUNDER_STOP, type DayTerms, type RoundTerms } from "./day-terms";
+export { COOL_BELOW_C, byDay, isBestCool, planDays, protectionsIn, type DayPlan, type DayRound } from "./day-rounds";
 export { isThreat, type BedOdds, type Hazard, type HazardAct, type HazardKind, type Touched } from "./hazard";
 export { hazardsAhead } from "./hazards-ahead";
 export { seasonLife, type SeasonLife } from "./season-life";

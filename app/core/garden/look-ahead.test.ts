@@ -1,9 +1,8 @@
 import { expect, test } from "vitest";
 import { catalogue } from "~/catalogue/catalogue.server";
 import { addDays } from "../calendar";
-import { solvePlan } from "../planner";
 import { walkOf, type Errand } from "../rounds";
-import { lookAhead, type GardenState } from ".";
+import { lookAhead, planDays, type GardenState } from ".";
 
 const today = "2026-09-19";
 const crop = (id: string) => catalogue().find((c) => c.id === id)!;
@@ -77,7 +76,7 @@ function garden(change: Partial<GardenState> = {}): GardenState {
 }
 const plan = (state: GardenState) => {
   const outlook = lookAhead(state, catalogue());
-  return { outlook, plan: solvePlan(outlook.problem) };
+  return { outlook, plan: planDays(outlook) };
 };
 
 test("tender beans are planned before the killing night, never after it; kale need not be", () => {

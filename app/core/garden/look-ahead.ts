@@ -11,6 +11,7 @@ import type { GardenState, PlantingState } from "./garden-state";
 import { HouseholdLimits, limitsOfPlan } from "./household-limits";
 import { asTheHouseholdWants } from "./household-parts";
 import { withLook } from "./looks-due";
+import { inRounds, roundsAhead, type DayRound } from "./day-rounds";
 import { planProblem } from "./plan-problem";
 import { withProtections } from "./protections";
 import { withWanted, type WantedDay } from "./wanted-days";
@@ -32,7 +33,9 @@ export interface GardenOutlook extends GardenSky {
   trips: Trip[];
   covers: CoverNight[];
   plantings: PlantingOutlook[];
+  /** What the planner is asked, its days one entry for each of `rounds`. */
   problem: PlanProblem;
+  rounds: DayRound[];
   /** Days that the household asked for, and what blocks those that cannot be. */
   wanted: WantedDay[];
 }
@@ -89,6 +92,7 @@ export function lookAhead(
   });
   for (const id of kept.plantings.keys()) if (!garden.plantings.some((p) => p.id === id)) kept.plantings.delete(id);
   const minutesFree = terms.map((t) => t.minutes);
+  const rounds = roundsAhead(terms);
   const walked = new Set(garden.plantings.flatMap((p) => p.picks.map((m) => m.pickedOn)));
   const ofPlan = limitsOfPlan(limits, sky.days, walked);
   const tasks = [...plantings.flatMap((p) => p.parts.map((part) => part.task)), ...plantings.flatMap((p) => p.look ?? [])]; // prettier-ignore
@@ -101,7 +105,8 @@ export function lookAhead(
     trips: garden.trips,
     covers: garden.covers,
     plantings,
-    ...withWanted({ ...planProblem(sky.days, minutesFree, tasks), ...ofPlan }, plantings),
+    rounds,
+    ...withWanted(inRounds({ ...planProblem(sky.days, minutesFree, tasks), ...ofPlan }, rounds, plantings), plantings),
   };
 }
 
@@ -131,7 +136,8 @@ function keptTaught(sky: GardenSky, catalogue: Catalogue, kept: KeptOutlooks) {
 function keptTerms(garden: GardenState, sky: GardenSky, kept: KeptOutlooks): DayTerms[] {
   const hands = handsAhead(garden, sky.days);
   const key = JSON.stringify(hands);
-  if (kept.terms?.key !== key || kept.terms.sky !== sky) kept.terms = { key, sky, terms: dayTerms(hands, sky.hours) };
+  if (kept.terms?.key !== key || kept.terms.sky !== sky)
+    kept.terms = { key, sky, terms: dayTerms(hands, sky.hours, garden) };
   return kept.terms.terms;
 }
 

@@ -56,7 +56,7 @@ function lookTask(p: PlantingOutlook, terms: readonly DayTerms[]): PlantingTask 
   if (!OPEN.includes(p.judgement.verdict.kind)) return undefined;
   const late = lateBy(p, terms);
   const freeAfter = (n: number) => {
-    const next = terms.findIndex((t, k) => k > n && t.minutes > ERRAND_MINUTES);
+    const next = terms.findIndex((t, k) => k > n && t.longest > ERRAND_MINUTES);
     return next < 0 ? terms.length - 1 : next;
   };
   // Whoever does not look on one of these days finds it out on the first free one after them.
@@ -79,7 +79,7 @@ export function withLook(p: PlantingOutlook, terms: readonly DayTerms[]): Planti
   const look = lookTask(p, terms);
   if (!look) return p;
   const { verdict } = p.judgement;
-  const day = terms.find((t, n) => look.minutes[0]![n] !== null && t.minutes > ERRAND_MINUTES)?.day;
+  const day = terms.find((t, n) => look.minutes[0]![n] !== null && t.longest > ERRAND_MINUTES)?.day;
   if (!day || verdict.lookAgain === null || verdict.lookAgain <= day) return { ...p, look };
   return { ...p, look, judgement: { ...p.judgement, verdict: { ...verdict, lookAgain: day } } };
 }

@@ -1,8 +1,8 @@
 import type { Crop } from "../crops";
-import { helperMay } from "../hands";
+import { helperMay, type Slot } from "../hands";
 import { frozenOdds, isDug, pickBan, type Survival } from "../hazards";
 import type { SoilDay } from "../weather";
-import type { DayTerms } from "./day-terms";
+import type { DayTerms, RoundTerms } from "./day-terms";
 import type { PlantingState } from "./garden-state";
 
 /** Why a planting may not be picked on a day. */
@@ -12,6 +12,16 @@ export type BanReason = "treated" | "helper" | "frozen ground" | "wet leaves";
 const DRY_ENOUGH = 5;
 /** A crop that would lose this share by the next day is taken wet rather than lost: our judgement. */
 const LOST_OTHERWISE = 0.3;
+
+/** Too little of a round has dry leaves. */
+const isWet = ({ dryMinutes }: RoundTerms) => dryMinutes !== null && dryMinutes < DRY_ENOUGH;
+
+/** Parts of each day in which a crop may not be touched, where another part of the day has dry leaves. */
+export const wetSlotsOf = (crop: Crop, terms: readonly DayTerms[]): Slot[][] =>
+  terms.map(({ rounds }) => {
+    const wet = crop.handsOffWhenWet.value ? rounds.filter(isWet) : [];
+    return wet.length < rounds.length ? wet.map((r) => r.slot) : [];
+  });
 
 /**
  * What keeps the hands off a planting, day by day.
@@ -32,7 +42,7 @@ export function bansOf(
     const { helper } = day.hands;
     if (helper && !helperMay(helper, crop)) return "helper";
     if (isDug(crop) && frozenOdds(soil[n]!) >= 0.5) return "frozen ground";
-    const wet = day.dryMinutes !== null && day.dryMinutes < DRY_ENOUGH && day.minutes > 0;
+    const wet = day.rounds.length > 0 && day.rounds.every(isWet);
     const lost = 1 - (sound[n + 1] ?? sound[n]!) / Math.max(1e-9, sound[n]!);
     return crop.handsOffWhenWet.value && (wet || (n === 0 && leavesWet)) && lost < LOST_OTHERWISE ? "wet leaves" : null;
   });

@@ -5,8 +5,8 @@ import { BED_MINUTES, ERRAND_MINUTES, ROUND_MINUTES } from "./plan-problem";
 /** Minutes that picking so many pieces takes, the way to them included. */
 export const minutesFor = (crop: Crop, pieces: number) => ERRAND_MINUTES + pieces / crop.piecesPerMinute.value;
 
-/** Pieces that the hands of each day could take if they came for nothing else. */
+/** Pieces that the longest round of each day could take if it came for nothing else. */
 export const roomFor = (crop: Crop, terms: readonly DayTerms[]) =>
   terms.map((t) =>
-    Math.max(0, (t.minutes - ROUND_MINUTES - BED_MINUTES - ERRAND_MINUTES) * crop.piecesPerMinute.value),
+    Math.max(0, (t.longest - ROUND_MINUTES - BED_MINUTES - ERRAND_MINUTES) * crop.piecesPerMinute.value),
   );

@@ -2,6 +2,7 @@ import { addDays, daysBetween, type IsoDay } from "../calendar";
 import { leafOffer, type LeafOffer, type YieldPrior } from "../cropping";
 import { ofVariety, takenAs, type Crop, type Variety } from "../crops";
 import { BED_CLIMATES, coverGainOf, pickBan, survival, type CoverNight, type PickBan, type Survival } from "../hazards";
+import type { Slot } from "../hands";
 import { heatNeed, nextCropOf, plantsOf, spanOf, type HeatNeed } from "../life";
 import {
   assess,
@@ -22,7 +23,7 @@ import { lastFullPick, lastSeenBearing } from "./bearing-seen";
 import { endOfLife } from "./end-of-life";
 import { lastDayOf, type GardenSky } from "./garden-sky";
 import type { BedState, GardenState, LookTaken, PlantingState } from "./garden-state";
-import { bansOf, type BanReason } from "./pick-bans";
+import { bansOf, wetSlotsOf, type BanReason } from "./pick-bans";
 import { BED_MINUTES, ROUND_MINUTES } from "./plan-problem";
 import { pickedAgain } from "./picked-again";
 import type { PlantingTask } from "../planner";
@@ -43,6 +44,8 @@ export interface PlantingOutlook extends PlantingOffer {
   ban: PickBan | undefined;
   /** What keeps the hands off it on each day. */
   bans: (BanReason | null)[];
+  /** Parts of each day in which its leaves are too wet, where another part is dry. */
+  wetSlots: Slot[][];
   /** The household's ways that hold for it, by school. */
   ways: Record<string, string>;
   /** Leaves that may come off each plant; undefined where leaves were not counted. */
@@ -108,7 +111,7 @@ export function plantingOutlook(
   });
   const ban = pickBan(planting.treatments, today);
   const bans = bansOf(crop, planting, terms, soil, risk, planting.leavesWet);
-  const nobody = terms.map((t, n) => t.minutes <= ROUND_MINUTES + BED_MINUTES || bans[n] === "helper");
+  const nobody = terms.map((t, n) => t.longest <= ROUND_MINUTES + BED_MINUTES || bans[n] === "helper");
   const now = trackIndex(track, today);
   const dead = endOfLife(crop, planting, sky);
   const quiet = isQuiet(planting, crop, assessment, today);
@@ -161,6 +164,7 @@ export function plantingOutlook(
     survival: risk,
     ban,
     bans,
+    wetSlots: wetSlotsOf(crop, terms),
     ways,
     ended,
     leaves: leafOffer(crop, planting, today),

@@ -1,4 +1,3 @@
-import { daysBetween } from "../calendar";
 import { checkPlan, type Picks, type PlanLimit, type PlanProblem, type PlantingTask } from "../planner";
 import type { BanReason } from "./pick-bans";
 import type { PlantingOutlook } from "./planting-outlook";
@@ -16,6 +15,9 @@ export interface WantedDay {
   blockedBy: WantBlock | null;
 }
 
+/** Each planting's rounds so far, by task: rounds that hold all wishes kept. */
+type Held = Picks;
+
 /**
  * Pins what the household wants on a day, one wish after another as far as they go together; what a limit blocks is
  * left out, and the limit named.
@@ -25,15 +27,25 @@ export function withWanted(
   plantings: readonly PlantingOutlook[],
 ): { problem: PlanProblem; wanted: WantedDay[] } {
   const wanted: WantedDay[] = [];
-  const pins: Picks = {};
+  const pins: Held = {};
+  const dates = [...new Set(problem.days)];
   for (const p of plantings)
     for (const on of [...(p.planting.wishes?.pickOn ?? [])].sort()) {
-      const day = daysBetween(problem.days[0]!, on);
+      const day = dates.indexOf(on);
       // What was picked on its day is a wish that came true.
-      if (day < 0 || day >= problem.days.length || p.planting.picks.some((m) => m.pickedOn === on)) continue;
-      const task = problem.tasks.find((t) => plantingOfTask(t.id) === p.planting.id && !isLookTask(t.id) && mayPick(t, day)); // prettier-ignore
-      const blockedBy = p.bans[day] ?? blockOf(problem, task, pins, day);
-      if (task && blockedBy === null) pins[task.id] = [...(pins[task.id] ?? []), day];
+      if (day < 0 || p.planting.picks.some((m) => m.pickedOn === on)) continue;
+      const rounds = [...problem.days.keys()].filter((t) => problem.days[t] === on);
+      const blocks: WantBlock[] = [];
+      for (const t of rounds) {
+        const task = problem.tasks.find((x) => plantingOfTask(x.id) === p.planting.id && !isLookTask(x.id) && mayPick(x, t)); // prettier-ignore
+        const block = p.bans[day] ?? blockOf(problem, task, pins, t);
+        if (block) blocks.push(block);
+        else if (task) {
+          pins[task.id] = [...(pins[task.id] ?? []), t];
+          break;
+        }
+      }
+      const blockedBy = blocks.length < rounds.length ? null : blocks.reduce((a, b) => (b === "not ready" ? a : b));
       wanted.push({ plantingId: p.planting.id, day, blockedBy });
     }
   if (Object.keys(pins).length === 0) return { problem, wanted };

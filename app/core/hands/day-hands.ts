@@ -10,6 +10,8 @@ export interface DayHands {
   /** Minutes left in each part of the day. */
   slots: SlotMinutes;
   minutes: number;
+  /** They were told for the day as a whole: dusk and dawn do not shut them. */
+  anyTime: boolean;
   /** Nobody of the household is there all day. */
   away: boolean;
   trip: string | null;
@@ -50,6 +52,7 @@ export function handsOn(rules: HandsRules, day: IsoDay): DayHands {
     day,
     slots,
     minutes: slots.morning + slots.midday + slots.evening,
+    anyTime: usual.anyTime ?? false,
     away,
     trip: trips[0]?.name ?? null,
     helper,

@@ -12,12 +12,18 @@ export const SLOT_HOURS: Record<Slot, readonly [number, number]> = {
 };
 
 const Minutes = z.number().min(0).max(1440);
-const BySlot = z.object({ morning: Minutes, midday: Minutes, evening: Minutes });
+const BySlot = z.object({
+  morning: Minutes,
+  midday: Minutes,
+  evening: Minutes,
+  /** Told for the day as a whole: it finds an hour with light. */
+  anyTime: z.boolean().optional(),
+});
 
-/** Minutes of free hands in each part of a day; a bare number is taken as the evening's. */
+/** Minutes of free hands in each part of a day; a bare number is taken as the evening's, dark or not. */
 export const SlotMinutes = z.union([
   BySlot,
-  Minutes.transform((minutes): z.infer<typeof BySlot> => ({ morning: 0, midday: 0, evening: minutes })),
+  Minutes.transform((minutes): z.infer<typeof BySlot> => ({ morning: 0, midday: 0, evening: minutes, anyTime: true })),
 ]);
 export type SlotMinutes = z.infer<typeof BySlot>;
 

@@ -1,5 +1,5 @@
 import { and, asc, eq, gte, like, lte, or } from "drizzle-orm";
-import { SLOTS, type HandsRules, type Slot, type SlotMinutes } from "~/core/hands";
+import { SLOTS, type HandsRules, type Slot } from "~/core/hands";
 import { FIRST_DAY, LAST_DAY, type IsoDay } from "~/core/calendar";
 import type { Db } from "../db.server";
 import { busyTime, dayMinutes, helper, slotMinutes, trip } from "../schema/index.server";
@@ -9,7 +9,7 @@ export type HelperRow = typeof helper.$inferSelect;
 export type BusyRow = typeof busyTime.$inferSelect;
 
 /** Before the household says otherwise: half an hour in the evening. */
-const USUAL = { morning: 0, midday: 0, evening: 30 };
+const USUAL = { morning: 0, midday: 0, evening: 30, anyTime: true };
 
 /** When hands are free, as the household has told it. */
 export function handsRules(db: Db): HandsRules {
@@ -18,7 +18,8 @@ export function handsRules(db: Db): HandsRules {
     minutesByWeekday: Array.from({ length: 7 }, (_, weekday) => {
       const of = told.filter((m) => m.weekday === weekday);
       if (of.length === 0) return USUAL;
-      return Object.fromEntries(SLOTS.map((slot) => [slot, of.find((m) => m.slot === slot)?.minutes ?? 0])) as SlotMinutes; // prettier-ignore
+      const minutes = (slot: Slot) => of.find((m) => m.slot === slot)?.minutes ?? 0;
+      return { morning: minutes("morning"), midday: minutes("midday"), evening: minutes("evening") };
     }),
     exceptions: db.select().from(dayMinutes).all(),
     busy: allBusy(db).map((b) => ({ name: b.name, from: b.fromAt, to: b.toAt })),

@@ -1,8 +1,12 @@
 import {
+  byDay,
   isLookTask,
   lookAhead,
   payingCovers,
   plannedPicks,
+  protectionsIn,
+  type DayPlan,
+  type DayRound,
   type GardenOutlook,
   type KeptOutlooks,
   type PayingCover,
@@ -29,7 +33,7 @@ export function planGarden(db: Db, row: GardenRow, kept: KeptPlan): Planned {
   const before = kept.planned;
   if (before && sameProblem(before.outlook, outlook)) kept.planned = { ...before, outlook };
   else {
-    const plan = checkedPlan(outlook.problem);
+    const plan = byDay(checkedPlan(outlook.problem), outlook.rounds);
     kept.planned = { today, outlook, plan, moveCosts: costsOf(outlook, plan), units: row.unitSystem };
   }
   return kept.planned;
@@ -61,14 +65,25 @@ function sameProblem(before: GardenOutlook, now: GardenOutlook): boolean {
 /** All that the problem holds beside its tasks, and which days are asked for. */
 const limitsIn = ({ problem: { tasks: _, ...limits }, wanted }: GardenOutlook) => [limits, wanted];
 
-/** What moving each planned pick to each other day costs; null where it cannot be. */
-function costsOf({ problem, plantings }: GardenOutlook, plan: Plan): Planned["moveCosts"] {
+/** A plan as its problem has it. */
+const asSolved = ({ rounds, ...plan }: DayPlan): Plan => ({ ...plan, picks: rounds });
+
+/** What moving each planned pick to each other day costs, to the best round of it; null where it cannot be. */
+function costsOf({ problem, plantings, rounds, days }: GardenOutlook, plan: DayPlan): Planned["moveCosts"] {
+  const costs = (taskId: string, day: number) => {
+    const from = plan.rounds[taskId]!.find((t) => rounds[t]!.day === day)!;
+    const byRound = moveCosts(problem, asSolved(plan), taskId, from);
+    return days.map((_, n) => {
+      const open = byRound.filter((cost, t): cost is number => rounds[t]!.day === n && cost !== null);
+      return open.length > 0 ? Math.min(...open) : null;
+    });
+  };
   return Object.fromEntries(
     plantings.map((p) => [
       p.planting.id,
       Object.fromEntries(
         // Of several parts on a day the last to be chosen is the one that may move.
-        plannedPicks(p, plan.picks).map(({ day, taskIds }) => [day, moveCosts(problem, plan, taskIds.at(-1)!, day)]),
+        plannedPicks(p, plan.picks).map(({ day, taskIds }) => [day, costs(taskIds.at(-1)!, day)]),
       ),
     ]),
   );
@@ -86,8 +101,18 @@ export interface Advice {
 }
 
 /** What becomes of a plan when the problem is asked again, several times, a little changed. */
-export function adviceOn({ outlook: { problem }, plan, protections }: Asked): Advice {
-  return { losers: losersIn(problem, plan), covers: payingCovers({ problem, plan, protections }, ASKING_COVERS) };
+export function adviceOn({ outlook: { problem, rounds }, plan: planned, protections }: Asked): Advice {
+  const plan = asSolved(planned);
+  return {
+    losers: losersIn(problem, plan).map((loser) => onItsDay(loser, rounds)),
+    covers: payingCovers({ problem, plan, protections }, ASKING_COVERS),
+  };
+}
+
+/** A loser whose help is told by its day. */
+function onItsDay(loser: Loser, rounds: readonly DayRound[]): Loser {
+  const { saver } = loser;
+  return saver && "day" in saver ? { ...loser, saver: { ...saver, day: rounds[saver.day]!.day } } : loser;
 }
 
 /** Looks bring nothing in: they are neither lost nor saved. */
@@ -102,11 +127,14 @@ function losersIn(problem: PlanProblem, plan: Plan): Loser[] {
   );
 }
 
-type Asked = Pick<Planned, "plan"> & { outlook: Pick<GardenOutlook, "problem">; protections: TaskProtection[] };
+type Asked = Pick<Planned, "plan"> & {
+  outlook: Pick<GardenOutlook, "problem" | "rounds">;
+  protections: TaskProtection[];
+};
 
 /** What the advice on a garden is asked of. */
 export const askedOf = ({ outlook, plan }: Planned): Asked => ({
-  outlook: { problem: outlook.problem },
+  outlook: { problem: outlook.problem, rounds: outlook.rounds },
   plan,
-  protections: outlook.plantings.flatMap((p) => p.protections ?? []),
+  protections: protectionsIn(outlook.rounds, outlook.plantings),
 });

@@ -3,7 +3,7 @@ import type { Db } from "~/db/client.server";
 import type { GardenRow } from "~/db/garden/garden.server";
 import { plantingById } from "~/db/beds/plantings.server";
 import { endRound, markErrand, openRound, roundById, saveRound, touchRound } from "~/db/round/rounds.server";
-import { plannedWalk } from "~/views/round/planned-walk";
+import { nextRound } from "~/views/round/planned-walk";
 import { applied, refused, type Applied } from "../entries/applied";
 import type { EntryDay } from "../entries/entry-day.server";
 import { plannedGarden } from "../garden/planned-garden.server";
@@ -19,7 +19,7 @@ export function startRound(
   if (out && out.id !== roundId) return applied;
   if (roundById(db, roundId)?.listedAt) return applied;
   const planned = plannedGarden(db, garden);
-  const walk = plannedWalk(planned, 0);
+  const { walk } = nextRound(planned);
   if (walk.stops.length === 0) return refused("There is nothing to do on a round today.", { roundId: id });
   const errands = walk.stops.flatMap((stop) =>
     stop.errands.map((e) => ({

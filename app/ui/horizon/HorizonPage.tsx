@@ -78,5 +78,9 @@ function RoundButton({ round }: { round: HorizonView["round"] }) {
     );
   if (round.status === "none")
     return <QuietSpan>{round.next ? `Next round: ${round.next}` : "No round is due"}</QuietSpan>;
-  return <StartRound>Start today’s round · {round.minutes} min</StartRound>;
+  return (
+    <StartRound>
+      Start {round.name} · {round.minutes} min
+    </StartRound>
+  );
 }

@@ -14,7 +14,7 @@ export function RoundPreview({ round }: { round: RoundPreviewView }) {
     );
   return (
     <Page padding={{ base: "16px 18px 110px", md: "24px 28px" }} maxWidth="980px">
-      <PageName>Today’s round</PageName>
+      <PageName>{round.name}</PageName>
       <Quiet margin="4px 0 16px">
         {round.minutes} minutes, about {round.kilos}. {round.daylight}.
         {round.warnings.map((w) => (
@@ -29,7 +29,15 @@ export function RoundPreview({ round }: { round: RoundPreviewView }) {
         gap="24px"
         alignItems="start"
       >
-        <TheWalk round={round} />
+        <Box order={{ base: 2, md: 1 }}>
+          <TheWalk round={round} />
+          {round.later.map((later) => (
+            <chakra.p key={later.lead} margin="0 0 12px">
+              <strong>{later.lead}: </strong>
+              {later.text}
+            </chakra.p>
+          ))}
+        </Box>
         <TakeAlong round={round} />
       </Box>
       <Box
@@ -50,7 +58,7 @@ export function RoundPreview({ round }: { round: RoundPreviewView }) {
 
 function TheWalk({ round }: { round: RoundPreviewView }) {
   return (
-    <Box order={{ base: 2, md: 1 }}>
+    <Box>
       <chakra.h2 fontSize="1.3rem" marginBottom="8px">
         The walk
       </chakra.h2>

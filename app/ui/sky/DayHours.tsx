@@ -146,7 +146,7 @@ function runs(hours: readonly Hour[], holds: (h: Hour) => boolean): [string, str
 const clockRange = ([from, to]: [string, string]) => `${from} to ${to === "23:00" ? "midnight" : to}`;
 
 /** The chart in a sentence or two, for who cannot see it and who has no time. */
-function inWords({ hours, leaves, hotSlots, rainHoursKnown }: Shown): string {
+function inWords({ hours, leaves, shut, rainHoursKnown }: Shown): string {
   const wet = runs(hours, (h) => h.wet !== null).map(clockRange);
   const dew = hours.some((h) => h.wet === "dew");
   const rain = hours.some((h) => h.wet === "rain");
@@ -166,7 +166,9 @@ function inWords({ hours, leaves, hotSlots, rainHoursKnown }: Shown): string {
       : hot.length > 0
         ? `Hot ${hot.join(" and ")}: shade, water, short stays.`
         : "",
-    hotSlots.length > 0 ? "Minutes of that part of the day are not counted." : "",
+    ["too hot", "thunder"].some((why) => Object.values(shut).includes(why))
+      ? "Minutes of that part of the day are not counted."
+      : "",
   ]
     .filter(Boolean)
     .join(" ");
@@ -192,7 +194,7 @@ function SlotMinutes({ shown, units }: { shown: Shown; units: UnitSystem }) {
           >
             <chakra.label htmlFor={`minutes-${slot}`}>
               {SLOT_WORDS[units][slot]}
-              {shown.hotSlots.includes(slot) ? <strong> (too hot)</strong> : ""}
+              {shown.shut[slot] && <strong> ({shown.shut[slot]})</strong>}
             </chakra.label>
             <TextInput id={`minutes-${slot}`} name="minutes" inputMode="numeric" defaultValue={shown.slots[slot]} />
             <Action size="small" name="intent" value="set day">

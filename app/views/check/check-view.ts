@@ -3,7 +3,7 @@ import { isCounted, piecesTaken, plannedPicks, type PlannedPick, type PlantingOu
 import { plantsOf } from "~/core/life";
 import type { DayRange } from "~/core/readiness";
 import { stageInWords } from "../horizon/horizon-view";
-import { pickReason } from "../sentences/pick";
+import { pickReason, sayPlannedDay } from "../sentences/pick";
 import type { UnitSystem } from "~/core/units";
 import type { Planned } from "../planned";
 import { capital, inTenths, sayDay, sayExpected, sayLength, sayPieces, sayStand, sayStart, shortDay } from "../words";
@@ -86,8 +86,8 @@ function planTodayWords(planned: Planned, p: PlantingOutlook, pieces: number): s
   return `The plan takes it today all the same: ${reasons.join(" ") || "the days ahead are full."}`;
 }
 
-function planWords({ outlook, today, units }: Planned, p: PlantingOutlook, { day, pieces }: PlannedPick): string {
-  return `Planned: ${sayDay(outlook.days[day]!, today)}, ${sayExpected(p.crop, pieces, p.doubt, units)}.`;
+function planWords(planned: Planned, p: PlantingOutlook, { day, pieces }: PlannedPick): string {
+  return `Planned: ${sayPlannedDay(planned, p, day)}, ${sayExpected(p.crop, pieces, p.doubt, planned.units)}.`;
 }
 
 function whatToLookFor({ crop, planting, judgement: j }: PlantingOutlook, { today, units }: Planned) {

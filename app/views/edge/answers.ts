@@ -5,8 +5,10 @@ import {
   GardenState,
   lookAhead,
   payingCovers,
+  pickInRound,
+  planDays,
+  protectionsIn,
   plantingParts,
-  plannedPicks,
   LookTaken,
   PickMade,
   PlantingState,
@@ -202,24 +204,24 @@ const ASKING = { seed: 1, relaxIterations: 30, boundSplits: 0, repairIterations:
 export function planAnswer(input: unknown, catalogue: Catalogue) {
   const garden = PlanInput.parse(input);
   const outlook = lookAhead(garden, catalogue, garden.horizonDays);
-  const plan = solvePlan(outlook.problem);
+  const plan = planDays(outlook);
   return {
     days: outlook.days,
     minutesFree: outlook.minutesFree,
     picks: outlook.plantings.flatMap((p) =>
-      plannedPicks(p, plan.picks).map(({ day, pieces }) => ({
-        plantingId: p.planting.id,
-        day: addDays(outlook.today, day),
-        pieces,
-        range: doubtRange(pieces, p.doubt),
-      })),
+      outlook.rounds.flatMap(({ day, slot }, t) => {
+        const pick = pickInRound(p, plan, t);
+        if (!pick) return [];
+        const { pieces } = pick;
+        return [{ plantingId: p.planting.id, day: addDays(outlook.today, day), slot, pieces, range: doubtRange(pieces, p.doubt) }]; // prettier-ignore
+      }),
     ),
     wanted: outlook.wanted.map(({ plantingId, day, blockedBy }) => ({
       plantingId,
       day: addDays(outlook.today, day),
       blockedBy,
     })),
-    covers: payingCovers({ problem: outlook.problem, plan, protections: outlook.plantings.flatMap((p) => p.protections ?? []) }, ASKING), // prettier-ignore
+    covers: payingCovers({ problem: outlook.problem, plan: { ...plan, picks: plan.rounds }, protections: protectionsIn(outlook.rounds, outlook.plantings) }, ASKING), // prettier-ignore
     worth: plan.worth,
     upperBound: plan.upperBound,
     gap: plan.gap,

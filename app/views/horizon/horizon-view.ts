@@ -4,7 +4,8 @@ import type { UnitSystem } from "~/core/units";
 import { trackIndex } from "~/core/weather";
 import { usualFrost } from "../sentences/usual-frost";
 import type { Planned } from "../planned";
-import { plannedWalk } from "../round/planned-walk";
+import { nextRound, plannedRounds } from "../round/planned-walk";
+import { roundName } from "../round/round-view";
 import { bandsOf } from "../sky/bands";
 import { capital, columnDay, longDay, sayCount, sayDay, sayRoughly, sayNight } from "../words";
 import { gardenSentences } from "../sentences/garden";
@@ -100,8 +101,9 @@ export function horizonView(planned: Planned, roundIsOut: boolean, notices: stri
 
 function roundOf(planned: Planned, isOut: boolean) {
   if (isOut) return { status: "out" as const };
-  const walk = plannedWalk(planned, 0);
-  if (walk.stops.length > 0) return { status: "due" as const, minutes: Math.round(walk.minutes) };
+  const round = nextRound(planned);
+  const name = roundName(round);
+  if (round.walk.stops.length > 0) return { status: "due" as const, name: `${name[0]!.toLowerCase()}${name.slice(1)}`, minutes: Math.round(round.walk.minutes) }; // prettier-ignore
   return { status: "none" as const, next: nextRoundDay(planned) };
 }
 
@@ -130,7 +132,7 @@ function summaryOf(planned: Planned, units: UnitSystem): string[] {
   const { outlook, plan } = planned;
   const frost = outlook.frost.findIndex((n) => n.odds >= 0.4);
   const until = frost >= 0 ? frost : outlook.days.length - 1;
-  const walks = outlook.days.map((_, n) => plannedWalk(planned, n)).filter((w, n) => n <= until && w.grams > 0);
+  const walks = outlook.days.slice(0, until + 1).flatMap((_, n) => plannedRounds(planned, n).map((r) => r.walk)).filter((w) => w.grams > 0); // prettier-ignore
   if (walks.length === 0) return ["Nothing to pick is planned in the next two weeks."];
   const grams = walks.reduce((sum, w) => sum + w.grams, 0);
   const minutes = walks.reduce((sum, w) => sum + w.minutes, 0);

@@ -4,25 +4,53 @@ import {
   ROUND_MINUTES,
   lookTaskId,
   looksAsked,
+  pickInRound,
   plannedPicks,
+  type DayRound,
   type PlantingOutlook,
 } from "~/core/garden";
 import { walkOf, type Errand, type Walk } from "~/core/rounds";
 import type { Planned } from "../planned";
 
-/** The walk that the plan makes of a day: its picks and looks and, today, what else eyes could settle and still fits. */
-export function plannedWalk({ outlook, plan }: Planned, dayIndex: number): Walk {
-  const wet = outlook.terms[dayIndex]?.wetAtStart ?? false;
+/** A round of a day, as the plan has it. */
+export interface PlannedRound {
+  slot: DayRound["slot"];
+  /** Whether its day has another one that hands could walk. */
+  isOneOfSeveral: boolean;
+  walk: Walk;
+}
+
+/**
+ * The rounds that the plan makes of a day, those with nothing to do left out: its picks and looks and, in the first of
+ * today, what else eyes could settle and still fits.
+ */
+export function plannedRounds(planned: Planned, dayIndex: number): PlannedRound[] {
+  const { outlook } = planned;
+  const ofDay = [...outlook.rounds.keys()].filter((t) => outlook.rounds[t]!.day === dayIndex);
+  return ofDay.flatMap((t, n): PlannedRound[] => {
+    const walk = walkIn(planned, t, dayIndex === 0 && n === 0);
+    return walk.stops.length > 0 ? [{ slot: outlook.rounds[t]!.slot, isOneOfSeveral: ofDay.length > 1, walk }] : [];
+  });
+}
+
+/** The next round of today, whose walk has no stops where there is none. */
+export function nextRound(planned: Planned): PlannedRound {
+  return plannedRounds(planned, 0)[0] ?? { slot: null, isOneOfSeveral: false, walk: walkOf([], false, ROUND_MINUTES, BED_MINUTES) }; // prettier-ignore
+}
+
+function walkIn({ outlook, plan }: Planned, round: number, isNext: boolean): Walk {
+  const { day, slot, minutes: budget } = outlook.rounds[round]!;
+  const wet = outlook.terms[day]!.rounds.find((r) => r.slot === slot)?.wetAtStart ?? false;
   const walk = (errands: Errand[]) => walkOf(errands, wet, ROUND_MINUTES, BED_MINUTES);
   const picks = outlook.plantings.flatMap((p): Errand[] => {
-    const pick = plannedPicks(p, plan.picks).find((planned) => planned.day === dayIndex);
+    const pick = pickInRound(p, plan, round);
     return pick ? [errandOf(p, "pick", pick.minutes, pick.pieces)] : [];
   });
   const picked = new Set(picks.map((e) => e.plantingId));
   const look = (p: PlantingOutlook) => errandOf(p, "look", LOOK_MINUTES, 0);
-  const planned = outlook.plantings.filter((p) => !picked.has(p.planting.id) && plan.picks[lookTaskId(p.planting.id)]?.includes(dayIndex)); // prettier-ignore
-  const asked = dayIndex > 0 ? [] : looksAsked(outlook.plantings).filter((p) => !picked.has(p.planting.id) && !planned.includes(p)); // prettier-ignore
-  const budget = outlook.minutesFree[dayIndex] ?? 0;
+  const planned = outlook.plantings.filter((p) => !picked.has(p.planting.id) && plan.rounds[lookTaskId(p.planting.id)]?.includes(round)); // prettier-ignore
+  const pickedToday = (p: PlantingOutlook) => plannedPicks(p, plan.picks)[0]?.day === day;
+  const asked = isNext ? looksAsked(outlook.plantings).filter((p) => !pickedToday(p) && !plan.picks[lookTaskId(p.planting.id)]?.includes(day)) : []; // prettier-ignore
   return walk(
     asked.map(look).reduce(
       (errands, errand) => {

@@ -4,8 +4,10 @@ import { BED_MINUTES } from "~/core/garden";
 import { checkView } from "../check/check-view";
 import type { EndedView } from "../check/ended-view";
 import type { Planned } from "../planned";
-import { cropAndVariety, inTenths, sayAmount, sayDay, sayRoughly, sayPieces } from "../words";
-import { plannedWalk } from "./planned-walk";
+import type { Slot } from "~/core/hands";
+import type { UnitSystem } from "~/core/units";
+import { capital, cropAndVariety, inTenths, sayAmount, sayDay, sayRoughly, sayPieces, saySlot } from "../words"; // prettier-ignore
+import { nextRound, plannedRounds, type PlannedRound } from "./planned-walk";
 
 /** Where a garden lies, for the hours of its light. */
 export interface PlaceOfGarden {
@@ -61,10 +63,15 @@ function daylightOf(today: string, { latitude, longitude, timeZone }: PlaceOfGar
 
 function previewOf(planned: Planned) {
   const { today, units, outlook } = planned;
-  const walk = plannedWalk(planned, 0);
-  const next = outlook.days.findIndex((_, n) => n > 0 && plannedWalk(planned, n).grams > 0);
+  const round = nextRound(planned);
+  const { walk } = round;
+  const next = outlook.days.findIndex((_, n) => n > 0 && plannedRounds(planned, n).some((r) => r.walk.grams > 0));
   return {
     status: "not started" as const,
+    name: roundName(round),
+    later: plannedRounds(planned, 0)
+      .slice(1)
+      .map((r) => laterRound(r, units)),
     minutes: Math.round(walk.minutes),
     kilos: sayRoughly(walk.grams, units),
     kit: walk.kit,
@@ -81,6 +88,27 @@ function previewOf(planned: Planned) {
         what: e.doing === "look" ? "look" : sayPieces(e.crop, e.pieces, units),
       })),
     })),
+  };
+}
+
+const ROUND_NAMES: Record<Slot, string> = {
+  morning: "This morning’s round",
+  midday: "The midday round",
+  evening: "This evening’s round",
+};
+
+/** Today's round, by the part of the day where there is another one. */
+export const roundName = ({ slot, isOneOfSeveral }: PlannedRound): string =>
+  slot && isOneOfSeveral ? ROUND_NAMES[slot] : "Today’s round";
+
+/** Another round of today, in a line. */
+function laterRound({ slot, walk }: PlannedRound, units: UnitSystem) {
+  const names = walk.stops.flatMap((stop) => stop.errands.map((e) => cropAndVariety(e.crop.name, e.variety)));
+  const brings = walk.grams > 0 ? `, about ${sayRoughly(walk.grams, units)}` : "";
+  return {
+    slot,
+    lead: slot ? capital(saySlot(slot)) : "Later",
+    text: `${Math.round(walk.minutes)} minutes${brings}: ${[...new Set(names)].join("; ")}.`,
   };
 }
 
@@ -120,12 +148,15 @@ function outcomeInWords({ pick, passedBy }: ErrandOut, { units }: Planned): stri
 /** What the sky of today asks of whoever goes out. */
 function skyWarnings({ outlook }: Planned): string[] {
   const terms = outlook.terms[0]!;
-  const { thunderHours, hotSlots } = terms;
+  const { thunderHours, thunderSlots, hotSlots } = terms;
   const first = thunderHours[0];
   const thunder = Math.max(outlook.storms[0]!.thunderOdds, ...thunderHours.map((h) => h.thunderOdds));
   return [
     leafWarning(terms),
     first ? `Thunder ${inTenths(thunder)}, ${first.clock} to ${thunderHours.at(-1)!.clock}: be in before it.` : "",
+    thunderSlots.length > 0 && !terms.hands.away
+      ? `No round is planned ${thunderSlots.map(saySlot).join(" or ")}.`
+      : "",
     hotSlots.length > 0 ? `Too hot to work at ${hotSlots.join(" and ")}: go early or late, take water.` : "",
   ].filter(Boolean);
 }

@@ -1,8 +1,8 @@
 import { expect, test } from "vitest";
 import { catalogue } from "~/catalogue/catalogue.server";
 import { addDays } from "~/core/calendar";
-import { lookAhead, type GardenState } from "~/core/garden";
-import { solvePlan, type Loser } from "~/core/planner";
+import { lookAhead, planDays, type GardenState } from "~/core/garden";
+import type { Loser } from "~/core/planner";
 import { sayCount } from "../words";
 import type { Planned } from "../planned";
 import { gardenSentences, unfitSentences } from "./garden";
@@ -94,7 +94,7 @@ function garden(storm: { windKmh: number; rainMm: number }): GardenState {
 
 function plannedOf(state: GardenState, units: "metric" | "us" = "metric"): Planned {
   const outlook = lookAhead(state, catalogue());
-  return { today, outlook, plan: solvePlan(outlook.problem, quick), moveCosts: {}, units };
+  return { today, outlook, plan: planDays(outlook, quick), moveCosts: {}, units };
 }
 
 const sentencesOf = (state: GardenState) => gardenSentences(plannedOf(state));

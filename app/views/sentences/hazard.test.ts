@@ -1,8 +1,7 @@
 import { expect, test } from "vitest";
 import { catalogue } from "~/catalogue/catalogue.server";
 import { addDays } from "~/core/calendar";
-import { GardenState, hazardsAhead, lookAhead } from "~/core/garden";
-import { solvePlan } from "~/core/planner";
+import { GardenState, hazardsAhead, lookAhead, planDays } from "~/core/garden";
 import type { DailyWeather } from "~/core/weather";
 import { verdictSentence } from "./verdict";
 import { inBed } from "../words";
@@ -45,7 +44,7 @@ function garden(weather: (n: number) => Partial<DailyWeather> = () => ({}), chan
 
 function cardsOf(state: GardenState) {
   const outlook = lookAhead(state, catalogue());
-  const plan = solvePlan(outlook.problem);
+  const plan = planDays(outlook);
   const hazards = hazardsAhead(outlook, plan.picks);
   return { outlook, plan, hazards, cards: hazards.map((h) => hazardCard(h, { outlook, units: "metric" })) };
 }
@@ -151,7 +150,7 @@ test("threats come before what only asks for patience, each soonest first", () =
 test("wet or not, beans that the frost would take are let come in", () => {
   const wetThenFrost = (n: number) => ({ windKmh: 6, dewPointC: 11, cloudShare: 0, minC: n === 1 ? -4 : 11 });
   const { outlook } = cardsOf(garden(wetThenFrost, { minutesByWeekday: Array.from({ length: 7 }, () => ({ morning: 40, midday: 0, evening: 0 })) })); // prettier-ignore
-  expect(outlook.terms[0]!.dryMinutes).not.toBeNull();
+  expect(outlook.terms[0]!.rounds[0]!.dryMinutes).not.toBeNull();
   expect(outlook.plantings[0]!.bans[0]).toBeNull();
 });
 

@@ -1,7 +1,7 @@
 import { expect, test } from "vitest";
 import { catalogue } from "~/catalogue/catalogue.server";
 import { addDays } from "~/core/calendar";
-import { GardenState, lookAhead, payingCovers } from "~/core/garden";
+import { GardenState, byDay, lookAhead, payingCovers } from "~/core/garden";
 import { solvePlan } from "~/core/planner";
 import { coverSentences } from "./paying-covers";
 
@@ -25,7 +25,7 @@ function told(nightAhead: number) {
   const plan = solvePlan(outlook.problem, quick);
   const protections = outlook.plantings.flatMap((p) => p.protections ?? []);
   const covers = payingCovers({ problem: outlook.problem, plan, protections }, quick);
-  return coverSentences({ today, outlook, plan, moveCosts: {}, units: "metric" }, covers);
+  return coverSentences({ today, outlook, plan: byDay(plan, outlook.rounds), moveCosts: {}, units: "metric" }, covers);
 }
 
 test("a cover that pays is told with its bed, its night, its minutes and what it saves", () => {

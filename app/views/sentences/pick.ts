@@ -1,7 +1,8 @@
-import { isCounted, type PlannedPick, type PlantingOutlook } from "~/core/garden";
+import { COOL_BELOW_C, isBestCool, isCounted, pickInRound, type PlannedPick, type PlantingOutlook } from "~/core/garden"; // prettier-ignore
+import type { Slot } from "~/core/hands";
 import type { Planned } from "../planned";
 import { BANS } from "./bans";
-import { capital, inTenths, sayDay, sayExpected, sayRoughly, sayNight, sayPieces } from "../words";
+import { capital, inTenths, sayDay, sayExpected, sayRoughly, sayNight, sayPieces, saySlot } from "../words";
 
 /** Worth under which a move makes no odds (the worth of 20 g of courgette). */
 const NO_ODDS = 0.02;
@@ -15,7 +16,8 @@ const THREATS = { wind: "A gale", soaking: "A soaking", heat: "Heat", hail: "Hai
 export function pickReason(planned: Planned, p: PlantingOutlook, dayIndex: number, pieces: number): string[] {
   const { outlook, today, units } = planned;
   const day = outlook.days[dayIndex]!;
-  const sentences = [`${capital(sayExpected(p.crop, pieces, p.doubt, units))} ${sayDay(day, today)}.`];
+  const slots = slotsOfPick(planned, p, dayIndex);
+  const sentences = [`${capital(sayExpected(p.crop, pieces, p.doubt, units))} ${sayPlannedDay(planned, p, dayIndex)}.`, ...slotReasons(planned, p, dayIndex, slots)]; // prettier-ignore
   if (outlook.wanted.some((w) => w.plantingId === p.planting.id && w.day === dayIndex && !w.blockedBy)) sentences.push("You asked for this day."); // prettier-ignore
   if (p.takes && p.takes[dayIndex]! < LESS * p.pieces[dayIndex]!)
     sentences.push("As much as you can use: the rest stays on.");
@@ -27,6 +29,36 @@ export function pickReason(planned: Planned, p: PlantingOutlook, dayIndex: numbe
     ...sentences,
     ...moveWords(planned, p, dayIndex, dayIndex - 1, "A day earlier"),
     ...moveWords(planned, p, dayIndex, dayIndex + 1, "A day later"),
+  ];
+}
+
+/** The day of a planned pick, and its part where the day has more than one round: "Saturday in the morning". */
+export function sayPlannedDay(planned: Planned, p: PlantingOutlook, dayIndex: number): string {
+  const day = sayDay(planned.outlook.days[dayIndex]!, planned.today);
+  return [day, slotsOfPick(planned, p, dayIndex).map(saySlot).join(" and ")].filter(Boolean).join(" ");
+}
+
+/** The parts of a day in which it is picked, where that day has more than one round. */
+function slotsOfPick({ outlook, plan }: Planned, p: PlantingOutlook, dayIndex: number): Slot[] {
+  const rounds = [...outlook.rounds.entries()].filter(([, r]) => r.day === dayIndex);
+  if (rounds.length < 2) return [];
+  return rounds.flatMap(([t, { slot }]) => (slot && pickInRound(p, plan, t) ? [slot] : []));
+}
+
+/** Warmer by this than another part of the day is worth a word, °C. */
+const WARMER = 3;
+
+/** Why this part of the day and not another. */
+function slotReasons({ outlook }: Planned, p: PlantingOutlook, dayIndex: number, slots: readonly Slot[]): string[] {
+  const [slot] = slots;
+  if (!slot) return [];
+  const others = outlook.rounds.filter((r) => r.day === dayIndex && r.slot !== null && !slots.includes(r.slot));
+  const own = outlook.rounds.find((r) => r.day === dayIndex && r.slot === slot)?.meanC ?? null;
+  const wet = others.filter((r) => p.wetSlots[dayIndex]!.includes(r.slot!)).map((r) => saySlot(r.slot!));
+  const warmer = others.filter((r) => isBestCool(p.crop) && own !== null && r.meanC !== null && r.meanC > Math.max(COOL_BELOW_C, own + WARMER)).map((r) => saySlot(r.slot!)); // prettier-ignore
+  return [
+    ...(wet.length > 0 ? [`Its leaves are wet ${wet.join(" and ")}.`] : []),
+    ...(warmer.length > 0 ? [`Cooler than ${warmer.join(" and ")}.`] : []),
   ];
 }
 

@@ -1,4 +1,4 @@
-import { SLOTS, SKILLS, type HandsRules } from "~/core/hands";
+import { SLOTS, SKILLS, type HandsRules, type Slot } from "~/core/hands";
 import { localMoment, sunTimes, twilight, type IsoDay } from "~/core/calendar";
 import { hazardsAhead } from "~/core/garden";
 import { FREEZE_CLASSES, coverGainOf, nightOddsBelow } from "~/core/hazards";
@@ -154,6 +154,19 @@ function leafWords(terms: Planned["outlook"]["terms"][number]): string {
   return terms.dryFrom ? terms.dryFrom.replace(/^0/, "") : "all day";
 }
 
+/** Why minutes of a part of the day are not counted, in a word or two. */
+function shutWords({ hands, rounds, hotSlots, thunderSlots }: Planned["outlook"]["terms"][number]) {
+  return Object.fromEntries(
+    SLOTS.map((slot): [Slot, string | null] => {
+      const minutes = rounds.find((r) => r.slot === slot)?.minutes ?? 0;
+      if (hotSlots.includes(slot)) return [slot, "too hot"];
+      if (thunderSlots.includes(slot)) return [slot, "thunder"];
+      if (minutes >= hands.slots[slot]) return [slot, null];
+      return [slot, minutes > 0 ? `${Math.round(minutes)} in the light` : "too dark"];
+    }),
+  ) as Record<Slot, string | null>;
+}
+
 function dayShown({ outlook, today }: Planned, { ownDays, place }: SkyRecord, day: string) {
   const terms = outlook.terms.find((t) => t.day === day)!;
   return {
@@ -162,7 +175,7 @@ function dayShown({ outlook, today }: Planned, { ownDays, place }: SkyRecord, da
     own: ownDays.has(day),
     slots: terms.hands.slots,
     because: terms.hands.because,
-    hotSlots: terms.hotSlots,
+    shut: shutWords(terms),
     leaves: leafWords(terms),
     rainHoursKnown: terms.hours!.rainHoursKnown,
     light: lightWords(place, day),

@@ -1,4 +1,5 @@
 import { dayNumber, daysBetween, weekday, type IsoDay } from "~/core/calendar";
+import type { Slot } from "~/core/hands";
 
 const WEEKDAYS = ["Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday"] as const;
 const MONTHS = "January February March April May June July August September October November December".split(" ");
@@ -43,6 +44,15 @@ export function sayDay(day: IsoDay, today: IsoDay): string {
   if (ahead > 1 && ahead < 7) return weekdayName(day);
   return shortDay(day, today);
 }
+
+const SLOT_WORDS: Record<Slot, string> = {
+  morning: "in the morning",
+  midday: "about midday",
+  evening: "in the evening",
+};
+
+/** A part of the day as it stands behind a day: "in the morning". */
+export const saySlot = (slot: Slot): string => SLOT_WORDS[slot];
 
 /** The night after a day, "Wednesday night"; "tonight" for today's. */
 export function sayNight(dayBefore: IsoDay, today: IsoDay): string {

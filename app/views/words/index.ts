@@ -1,5 +1,5 @@
 export { inBed, oddsByBed } from "./beds";
-export { columnDay, dayAndMonth, longDay, sayDay, sayNight, sayStart, shortDay, weekdayName } from "./days";
+export { columnDay, dayAndMonth, longDay, sayDay, sayNight, saySlot, sayStart, shortDay, weekdayName } from "./days";
 export { EVERYDAY, everydaySize, nearestObject, type EverydayObject } from "./everyday";
 export { inARow, sayFigure } from "./figure";
 export { capital, cropAndVariety, cropNames, listOf, lower, nameOf } from "./in-sentences";
