@@ -1,4 +1,5 @@
 import { noPrices, type DayPrices, type Draft } from "./draft";
+import type { SeenPlans } from "./seen-plans";
 
 /** Plantings taken out at once, at most: what is put back is exact for each, not for all together. */
 const MOST_OUT = 10;
@@ -42,11 +43,13 @@ export class Improver {
   best: number;
   private readonly scale: number;
   private readonly members: number[][];
+  private readonly all: number[];
 
   constructor(
     readonly draft: Draft,
     private readonly prices: DayPrices,
     private readonly uniform: () => number,
+    private readonly seen?: SeenPlans,
   ) {
     const { model } = draft;
     const { plantings: n, horizon: H } = model;
@@ -66,6 +69,7 @@ export class Improver {
     this.best = draft.worth;
     const worths = model.stake.reduce((sum, stake, i) => sum + stake * (model.rows[i]! > 1 ? 2 : 1), 0);
     this.scale = worths / Math.max(1, n);
+    this.all = [...model.bedOf.keys()];
     this.members = Array.from({ length: model.beds }, (_, b) => [...model.bedOf.keys()].filter((i) => model.bedOf[i] === b)); // prettier-ignore
   }
 
@@ -85,11 +89,13 @@ export class Improver {
         (worth >= current - 1e-9 || uniform() < Math.exp((worth - current) / Math.max(1e-9, temperature)))
       ) {
         current = worth;
+        this.seen?.see(draft, this.touched.subarray(0, this.touchedCount));
         if (worth > this.best + 1e-9) this.keepBest();
       } else this.undo();
       for (let j = 0; j < this.touchedCount; j++) this.isTouched[this.touched[j]!] = 0;
     }
     this.restoreBest();
+    this.seen?.see(draft, this.all);
   }
 
   private keepBest(): void {

@@ -10,3 +10,5 @@ export {
   type PlanStart,
   type SolveBudget,
 } from "./solve";
+export { SeenPlans, type SeenPlan } from "./seen-plans";
+export { boundAfterEdit } from "./bound-after-edit";

@@ -1,6 +1,15 @@
 import { expect, test } from "vitest";
 import { planInstance } from "../../../tests/planner-instances";
-import { checkPlan, improvingPlan, losersOf, moveCosts, solvePlan, type PlanProblem } from ".";
+import {
+  SeenPlans,
+  boundAfterEdit,
+  checkPlan,
+  improvingPlan,
+  losersOf,
+  moveCosts,
+  solvePlan,
+  type PlanProblem,
+} from ".";
 
 const quick = { seed: 1, relaxIterations: 120, boundSplits: 10, repairIterations: 200, cycles: 2 };
 
@@ -264,3 +273,107 @@ test("what the household’s limits cost is told with what would save it: a roun
   cured.tasks[1]!.endWorth = [0];
   expect(help({ ...cured, curingFree: 1 }, "hardy") ?? help({ ...cured, curingFree: 1 }, "tender")).toBe("racks");
 });
+
+const rounds = (minutesFree: number[]): PlanProblem => ({
+  ...twoCrops(minutesFree),
+  days: ["2026-09-22", "2026-09-22", "2026-09-23"],
+});
+
+test("two rounds of a day: minutes each its own, a pin asks for its date in either of them", () => {
+  // Together they would do for both; neither does for one.
+  expect(solvePlan(rounds([14, 14, 0]), quick).picks).toEqual({ tender: [], hardy: [] });
+  expect(solvePlan(rounds([28, 0, 0]), quick).picks).toEqual({ tender: [0], hardy: [0] });
+  const problem = rounds([16, 16, 60]);
+  const [tender, hardy] = problem.tasks;
+  const pinned = {
+    ...problem,
+    tasks: [
+      { ...tender!, pins: [0] },
+      { ...hardy!, pins: [1] },
+    ],
+  };
+  const plan = solvePlan(pinned, quick);
+  expect([plan.picks.tender![0]!, plan.picks.hardy![0]!].sort()).toEqual([0, 1]);
+  expect(checkPlan(pinned, plan.picks)).toMatchObject({ status: "allowed" });
+  expect(checkPlan(pinned, { tender: [2], hardy: [1] })).toMatchObject({ status: "not allowed" });
+});
+
+test("two rounds of a day share its kitchen and racks, and no planting is picked in both", () => {
+  const problem = rounds([60, 60, 60]);
+  const [tender, hardy] = problem.tasks;
+  const kitchen = [[3, 3, 3]];
+  const full = {
+    ...problem,
+    kitchenFree: [4, 4, 4],
+    tasks: [
+      { ...tender!, kitchen },
+      { ...hardy!, kitchen },
+    ],
+  };
+  expect(checkPlan(full, { tender: [0], hardy: [1] })).toMatchObject({ status: "not allowed", broken: ["kitchen"] });
+  expect(checkPlan(full, { tender: [0], hardy: [2] })).toMatchObject({ status: "allowed" });
+  // A day of curing is a date, whatever the rounds.
+  const cures = { ...problem, curingFree: 1, tasks: [{ ...tender!, curing: { area: 1, days: 1 } }, { ...hardy!, curing: { area: 1, days: 1 } }] }; // prettier-ignore
+  expect(checkPlan(cures, { tender: [0], hardy: [1] })).toMatchObject({ status: "not allowed", broken: ["curing"] });
+  expect(checkPlan(cures, { tender: [0], hardy: [2] })).toMatchObject({ status: "allowed" });
+  const again = { ...tender!, repeat: true, worth: Array(4).fill([2, 2, 2]) as number[][], minutes: Array(4).fill([5, 5, 5]) as number[][], endWorth: [0, 0, 0, 0] }; // prettier-ignore
+  const repeat = { ...problem, tasks: [again] };
+  expect(checkPlan(repeat, { tender: [0, 1] })).toMatchObject({ status: "not allowed" });
+  expect(solvePlan(repeat, quick).picks.tender).toHaveLength(2);
+  expect(() => solvePlan({ ...problem, days: ["2026-09-22", "2026-09-21", "2026-09-23"] })).toThrow(
+    "days: not in order",
+  );
+});
+
+test.each([205, 206])(
+  "plans met on the way are plans, with the pick they are kept for or without it (seed %d)",
+  (seed) => {
+    const problem = planInstance(seed, 16, 14, true);
+    const seen = new SeenPlans(problem);
+    const plan = solvePlan(problem, quick, undefined, seen);
+    let [kept, better] = [0, 0];
+    for (const { id } of problem.tasks)
+      for (const t of problem.days.keys())
+        for (const [met, isWith] of [
+          [seen.with(id, t), true],
+          [seen.without(id, t), false],
+        ] as const) {
+          if (!met) continue;
+          kept++;
+          expect(met.picks[id]!.includes(t)).toBe(isWith);
+          const check = checkPlan(problem, met.picks, met.ways);
+          if (check.status !== "allowed") throw new Error(check.reasons.join("; "));
+          expect(check.worth).toBeCloseTo(met.worth, 6);
+          expect(met.worth).toBeLessThanOrEqual(plan.worth + 1e-6);
+          if (met.worth > plan.worth - 0.02 * Math.abs(plan.worth)) better++;
+        }
+    expect(kept).toBeGreaterThan(problem.tasks.length * problem.days.length);
+    expect(better).toBeGreaterThan(kept / 4);
+    expect(() => seen.with("stranger", 0)).toThrow(RangeError);
+  },
+);
+
+test("the bound after an edit is one for every plan of the edited problem, and the full search's is no tighter than it proves", () => {
+  for (let seed = 301; seed <= 312; seed++) {
+    const problem = planInstance(seed, 10, 10, seed % 2 === 0);
+    const plan = solvePlan(problem, quick);
+    expect(boundAfterEdit(problem, plan, problem)).toBe(plan.upperBound);
+    for (const [k, task] of problem.tasks.entries()) {
+      const day = (3 * k + seed) % problem.days.length;
+      const edits = [{ ...task, bans: [...(task.bans ?? []), day] }, { ...task, worth: task.worth.map((r) => r.map((w) => 1.5 * w)) }]; // prettier-ignore
+      for (const edit of edits) {
+        const after = { ...problem, tasks: problem.tasks.map((t) => (t === task ? edit : t)) };
+        const bound = boundAfterEdit(problem, plan, after);
+        try {
+          expect(bound).toBeGreaterThanOrEqual(solvePlan(after, quick).worth - 1e-6);
+        } catch (error) {
+          // A ban on a pinned day.
+          if (!(error instanceof RangeError)) throw error;
+        }
+      }
+      expect(boundAfterEdit(problem, plan, { ...problem, tasks: problem.tasks.map((t) => (t === task ? edits[0]! : t)) })).toBeLessThanOrEqual(plan.upperBound); // prettier-ignore
+    }
+  }
+  const one = planInstance(301, 10, 10);
+  expect(() => boundAfterEdit(one, solvePlan(one, quick), { ...one, minutesFree: one.minutesFree.map((m) => m + 1) })).toThrow(RangeError); // prettier-ignore
+}, 60_000);

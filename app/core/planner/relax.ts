@@ -1,6 +1,6 @@
 import { noPrices, type DayPrices } from "./draft";
-import type { PlanModel } from "./model";
-import { PathFinder, dayTerms } from "./path";
+import type { PlanModel, WayModel } from "./model";
+import { PathFinder, dayTerms, type DayTerms } from "./path";
 
 /** Prices that make what is short dear, and the bound they prove. */
 export interface Relaxation {
@@ -95,6 +95,61 @@ export function addCuring(model: PlanModel, i: number, curing: Float64Array, fix
   for (let t = 0; t < H; t++) for (let d = t; d < cureTo[i * H + t]!; d++) fixed[t]! += curing[d]! * area[i]!;
 }
 
+/** The best that each planting can do by itself at some prices. */
+class PricedPaths {
+  /** Pick days of the path found last. */
+  readonly days: Int32Array;
+  private readonly terms: DayTerms;
+  private readonly finder: PathFinder;
+
+  /** @param link - of planting i's share of a call on day t, link[i · H + t] */
+  constructor(
+    private readonly model: PlanModel,
+    private readonly prices: DayPrices,
+    private readonly link: Float64Array,
+  ) {
+    const { horizon: H, minutesFree } = model;
+    this.terms = dayTerms(H);
+    this.finder = new PathFinder(model);
+    this.days = new Int32Array(H);
+    for (let t = 0; t < H; t++) if (minutesFree[t]! <= 0) this.terms.room[t] = -1;
+    this.reprice();
+  }
+
+  /** Takes the prices as they stand now. */
+  reprice(): void {
+    const { terms, prices, model } = this;
+    terms.minutePrice.set(prices.minute);
+    for (let t = 0; t < model.horizon; t++) terms.kitchenPrice[t] = prices.kitchen[model.dateFrom[t]!]!;
+  }
+
+  /** The best way of planting i; a call that its acts pay for is paid for its picks of that day. */
+  best(i: number): { value: number; way: WayModel; count: number } {
+    const { model, prices, terms, finder } = this;
+    const H = model.horizon;
+    let chosen = { value: -Infinity, way: model.ways[i]![0]!, count: 0 };
+    for (const way of model.ways[i]!) {
+      terms.fixed.set(this.link.subarray(i * H, (i + 1) * H));
+      let outlay = 0;
+      for (const act of way.acts) {
+        outlay += act.cost + prices.minute[act.day]! * act.minutes + terms.fixed[act.day]!;
+        terms.fixed[act.day] = 0;
+      }
+      addCuring(model, i, prices.curing, terms.fixed);
+      const value = finder.find(i, way, terms) - outlay;
+      if (value <= chosen.value) continue;
+      chosen = { value, way, count: finder.count };
+      this.days.set(finder.days);
+    }
+    return chosen;
+  }
+}
+
+/** What a planting can do by itself at some prices, in a problem that holds it alone. */
+export function pathWorth(alone: PlanModel, prices: DayPrices, link: Float64Array): number {
+  return new PricedPaths(alone, prices, link).best(0).value;
+}
+
 /**
  * Lagrangian relaxation of the minutes and kitchen of each day, of the curing space and of the links between picks and
  * calls at a bed; any prices ≥ 0 give a valid upper bound.
@@ -119,32 +174,11 @@ export function relax(model: PlanModel, lowerBound: number, iterations: number, 
   const curing = priced(prices.curing, usual([model.area]));
   const ascent = new Ascent([link, minute, kitchen, curing], start?.step);
   const best: Relaxation = { upperBound: Infinity, prices: copyOf(prices), link: link.price.slice(), share: new Float64Array(n * H), walked: new Float64Array(H) }; // prettier-ignore
-  const terms = dayTerms(H);
-  const finder = new PathFinder(model);
+  const paths = new PricedPaths(model, prices, link.price);
   const linksAt = new Float64Array(beds * H);
   const isCalled = new Uint8Array(beds * H);
   const gain = new Float64Array(H);
   const callsOn = new Int32Array(H);
-  for (let t = 0; t < H; t++) if (minutesFree[t]! <= 0) terms.room[t] = -1;
-  const days = new Int32Array(H);
-  /** The best way of planting i at the prices; a call that its acts pay for is paid for its picks of that day. */
-  const bestWay = (i: number) => {
-    let chosen = { value: -Infinity, way: model.ways[i]![0]!, count: 0 };
-    for (const way of model.ways[i]!) {
-      terms.fixed.set(link.price.subarray(i * H, (i + 1) * H));
-      let outlay = 0;
-      for (const act of way.acts) {
-        outlay += act.cost + prices.minute[act.day]! * act.minutes + terms.fixed[act.day]!;
-        terms.fixed[act.day] = 0;
-      }
-      addCuring(model, i, prices.curing, terms.fixed);
-      const value = finder.find(i, way, terms) - outlay;
-      if (value <= chosen.value) continue;
-      chosen = { value, way, count: finder.count };
-      days.set(finder.days);
-    }
-    return chosen;
-  };
   for (let k = 0; k < iterations; k++) {
     let bound = curingWorth(model, prices.curing);
     // The mean of the later half tells best what lies between the paths that the prices swing between.
@@ -160,16 +194,15 @@ export function relax(model: PlanModel, lowerBound: number, iterations: number, 
     curingFree.forEach((free, t) => (curing.over[t] = free === Infinity ? 0 : -free));
     link.over.fill(0);
     linksAt.fill(0);
-    terms.minutePrice.set(prices.minute);
+    paths.reprice();
     for (let t = 0; t < H; t++) {
-      terms.kitchenPrice[t] = prices.kitchen[dateFrom[t]!]!;
       if (!isShared[t] || dateFrom[t] !== t || kitchenFree[t] === Infinity) continue;
       bound += prices.kitchen[t]! * kitchenFree[t]!;
       kitchen.over[t] = -kitchenFree[t]!;
     }
     for (let i = 0; i < n; i++) {
       for (let t = 0; t < H; t++) linksAt[bedOf[i]! * H + t]! += link.price[i * H + t]!;
-      const chosen = bestWay(i);
+      const chosen = paths.best(i);
       bound += chosen.value;
       let row = 0;
       for (const act of chosen.way.acts) {
@@ -177,7 +210,7 @@ export function relax(model: PlanModel, lowerBound: number, iterations: number, 
         link.over[i * H + act.day] = 1;
       }
       for (let p = 0; p < chosen.count; p++) {
-        const t = days[p]!;
+        const t = paths.days[p]!;
         minute.over[t]! += chosen.way.minutes[row * H + t]!;
         kitchen.over[dateFrom[t]!]! += chosen.way.kitchen[row * H + t]!;
         for (let d = t; d < model.cureTo[i * H + t]!; d++) curing.over[d]! += model.area[i]!;

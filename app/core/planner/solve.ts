@@ -3,9 +3,10 @@ import { branchBound } from "./branch";
 import { Draft } from "./draft";
 import { firstDraft } from "./first-draft";
 import { Improver } from "./improve";
-import { planModel } from "./model";
+import { planModel, type PlanModel } from "./model";
 import type { Picks, PlanProblem, Ways } from "./problem";
 import { bestRounds } from "./round-days";
+import { seenForEdit, type SeenPlans } from "./seen-plans";
 import { relax, type Relaxation, type RelaxStart } from "./relax";
 
 export interface Plan {
@@ -21,7 +22,7 @@ export interface Plan {
    */
   gap: number;
   /** What a minute, a kg in the kitchen and a m² to cure on are worth each day, and a share of a call: to start from. */
-  prices: Pick<Relaxation, "prices" | "link">;
+  prices: Pick<Relaxation, "prices" | "link" | "upperBound">;
 }
 
 export interface SolveBudget {
@@ -47,7 +48,11 @@ export function thoroughBudget(plantings: number): SolveBudget {
 const splits = (plantings: number, work: number) => Math.round(Math.min(120, work / Math.max(1, plantings)));
 
 /** A plan to start from: after an edit most of it still stands. */
-export type PlanStart = Pick<Plan, "picks" | "prices"> & { ways?: Ways };
+export type PlanStart = Pick<Plan, "picks" | "prices"> & {
+  ways?: Ways;
+  /** Plans met on the way to it: where they have what an edit asks for, the search starts there. */
+  seen?: SeenPlans;
+};
 
 /** Iterations of the prices for the first plan that is shown, and for one that starts from another. */
 const FIRST_ITERATIONS = 30;
@@ -58,6 +63,7 @@ const WARM_STEP = 0.5;
  * the bound as it tightens. Whoever reads may stop at any time. Budgets are iterations, so a run repeats.
  *
  * @param from - a plan of a problem with the same plantings and days, whose picks are kept as far as they still fit
+ * @param seen - is filled with the plans met on the way
  * @returns plans that `checkPlan` allows, each no worse than the one before, its bound no higher
  * @throws {RangeError} when the problem's tables have the wrong shape, a pin cannot be kept, or `from` is of another one
  */
@@ -65,10 +71,11 @@ export function* improvingPlan(
   problem: PlanProblem,
   budget: SolveBudget = usualBudget(problem.tasks.length),
   from?: PlanStart,
+  seen?: SeenPlans,
 ): Generator<Plan, Plan> {
   const model = planModel(problem);
   if (from && from.prices.link.length !== model.plantings * model.horizon) throw new RangeError("from: a plan of other plantings or days"); // prettier-ignore
-  let draft = firstDraft(model, from);
+  let draft = draftAfterEdit(model, from);
   const start: RelaxStart | undefined = from && { from: from.prices, step: WARM_STEP };
   let relaxation = relax(model, draft.worth, Math.min(FIRST_ITERATIONS, budget.relaxIterations), start);
   let { upperBound } = relaxation;
@@ -78,7 +85,7 @@ export function* improvingPlan(
     upperBound = Math.min(upperBound, relaxation.upperBound);
   }
   const uniform = seeded(budget.seed);
-  const improvers = bestRounds(draft, relaxation.prices, relaxation.walked).map((d) => new Improver(d, relaxation.prices, uniform)); // prettier-ignore
+  const improvers = bestRounds(draft, relaxation.prices, relaxation.walked).map((d) => new Improver(d, relaxation.prices, uniform, seen)); // prettier-ignore
   if (improvers.length > 1) for (const each of improvers) each.cycle(budget.repairIterations / 2);
   let improver = improvers.reduce((a, b) => (b.best > a.best ? b : a));
   draft = improver.draft;
@@ -86,7 +93,7 @@ export function* improvingPlan(
     improver.cycle(budget.repairIterations);
     // Once more from where it stands: with good picks another set of days may be the better one.
     if (c === Math.floor(budget.cycles / 2) && improvers.length > 1) {
-      const again = bestRounds(draft, relaxation.prices, relaxation.walked).map((d) => new Improver(d, relaxation.prices, uniform)); // prettier-ignore
+      const again = bestRounds(draft, relaxation.prices, relaxation.walked).map((d) => new Improver(d, relaxation.prices, uniform, seen)); // prettier-ignore
       for (const each of again) each.cycle(budget.repairIterations / 2);
       improver = again.reduce((a, b) => (b.best > a.best ? b : a), improver);
       draft = improver.draft;
@@ -97,7 +104,22 @@ export function* improvingPlan(
   return planOf(draft, upperBound, relaxation);
 }
 
-function planOf(draft: Draft, upperBound: number, { prices, link }: Relaxation): Plan {
+/** A draft to begin with: from an earlier plan, or from one met on the way to it that has more of what is asked now. */
+function draftAfterEdit(model: PlanModel, from: PlanStart | undefined): Draft {
+  if (!from?.seen) return firstDraft(model, from);
+  const drafts: Draft[] = [];
+  let refusal: unknown;
+  for (const start of [from, ...seenForEdit(from.seen, model, from.picks)])
+    try {
+      drafts.push(firstDraft(model, start));
+    } catch (error) {
+      refusal ??= error;
+    }
+  if (drafts.length === 0) throw refusal;
+  return drafts.reduce((best, other) => (other.worth > best.worth ? other : best));
+}
+
+function planOf(draft: Draft, upperBound: number, { prices, link, upperBound: relaxed }: Relaxation): Plan {
   const worth = draft.total();
   const nothing = draft.model.problem.tasks.reduce((sum, t) => sum + t.endWorth[0]!, 0);
   return {
@@ -106,13 +128,13 @@ function planOf(draft: Draft, upperBound: number, { prices, link }: Relaxation):
     worth,
     upperBound: Math.max(worth, upperBound),
     gap: Math.max(0, upperBound - worth) / Math.max(1e-9, Math.abs(worth - nothing)),
-    prices: { prices, link },
+    prices: { prices, link, upperBound: relaxed },
   };
 }
 
 /** The plan that `improvingPlan` ends with. */
-export function solvePlan(problem: PlanProblem, budget?: SolveBudget, from?: PlanStart): Plan {
-  const run = improvingPlan(problem, budget, from);
+export function solvePlan(problem: PlanProblem, budget?: SolveBudget, from?: PlanStart, seen?: SeenPlans): Plan {
+  const run = improvingPlan(problem, budget, from, seen);
   for (;;) {
     const step = run.next();
     if (step.done) return step.value;

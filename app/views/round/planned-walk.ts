@@ -9,6 +9,7 @@ import {
   type DayRound,
   type PlantingOutlook,
 } from "~/core/garden";
+import type { Slot } from "~/core/hands";
 import { walkOf, type Errand, type Walk } from "~/core/rounds";
 import type { Planned } from "../planned";
 
@@ -37,6 +38,16 @@ export function plannedRounds(planned: Planned, dayIndex: number): PlannedRound[
 export function nextRound(planned: Planned): PlannedRound {
   return plannedRounds(planned, 0)[0] ?? { slot: null, isOneOfSeveral: false, walk: walkOf([], false, ROUND_MINUTES, BED_MINUTES) }; // prettier-ignore
 }
+
+const ROUND_NAMES: Record<Slot, string> = {
+  morning: "This morning’s round",
+  midday: "The midday round",
+  evening: "This evening’s round",
+};
+
+/** Today's round, by the part of the day where there is another one. */
+export const roundName = ({ slot, isOneOfSeveral }: PlannedRound): string =>
+  slot && isOneOfSeveral ? ROUND_NAMES[slot] : "Today’s round";
 
 function walkIn({ outlook, plan }: Planned, round: number, isNext: boolean): Walk {
   const { day, slot, minutes: budget } = outlook.rounds[round]!;

@@ -4,10 +4,9 @@ import { BED_MINUTES } from "~/core/garden";
 import { checkView } from "../check/check-view";
 import type { EndedView } from "../check/ended-view";
 import type { Planned } from "../planned";
-import type { Slot } from "~/core/hands";
 import type { UnitSystem } from "~/core/units";
 import { capital, cropAndVariety, inTenths, sayAmount, sayDay, sayRoughly, sayPieces, saySlot } from "../words"; // prettier-ignore
-import { nextRound, plannedRounds, type PlannedRound } from "./planned-walk";
+import { nextRound, plannedRounds, roundName, type PlannedRound } from "./planned-walk";
 
 /** Where a garden lies, for the hours of its light. */
 export interface PlaceOfGarden {
@@ -90,16 +89,6 @@ function previewOf(planned: Planned) {
     })),
   };
 }
-
-const ROUND_NAMES: Record<Slot, string> = {
-  morning: "This morning’s round",
-  midday: "The midday round",
-  evening: "This evening’s round",
-};
-
-/** Today's round, by the part of the day where there is another one. */
-export const roundName = ({ slot, isOneOfSeveral }: PlannedRound): string =>
-  slot && isOneOfSeveral ? ROUND_NAMES[slot] : "Today’s round";
 
 /** Another round of today, in a line. */
 function laterRound({ slot, walk }: PlannedRound, units: UnitSystem) {
