@@ -2,7 +2,7 @@ import { mkdirSync, readFileSync, writeFileSync } from "node:fs";
 import { cpus } from "node:os";
 import path from "node:path";
 import { parseArgs } from "node:util";
-import { PlanProblem, checkPlan, improvingPlan, solvePlan, thoroughBudget, type Plan } from "~/core/planner";
+import { PlanProblem, SeenPlans, boundAfterEdit, checkPlan, improvingPlan, solvePlan, thoroughBudget, type Plan, type PlanStart } from "~/core/planner"; // prettier-ignore
 import { seeded } from "~/core/statistics";
 import { gardenInstance } from "../tests/garden-instances";
 import { solveWithHighs } from "../tests/highs-milp";
@@ -46,9 +46,9 @@ function allowed(problem: PlanProblem, plan: Pick<Plan, "picks" | "ways" | "wort
 }
 
 /** Asks until so many milliseconds are over: the best plan by then. */
-function within(problem: PlanProblem, from: Plan, ms: number): Plan {
+function within(problem: PlanProblem, from: PlanStart, ms: number): Plan {
   const start = performance.now();
-  let plan = from;
+  let plan: Plan | undefined;
   for (const better of improvingPlan(
     problem,
     { seed: 3, relaxIterations: 10, boundSplits: 0, repairIterations: 100, cycles: 10_000 },
@@ -58,7 +58,7 @@ function within(problem: PlanProblem, from: Plan, ms: number): Plan {
     plan = better;
     if (performance.now() - start > ms) break;
   }
-  return plan;
+  return plan!;
 }
 
 /** One pick moved to another day and held there; null where it cannot be. */
@@ -78,6 +78,9 @@ interface Sizes {
   asGood: number[];
   soon: number[];
   later: number[];
+  /** Of the bound after an edit: how far above the edited plan it stands, and how long it takes. */
+  boundAfter: number[];
+  boundMs: number[];
   proved: number;
   below: number;
 }
@@ -85,7 +88,8 @@ interface Sizes {
 async function measure(problem: PlanProblem, into: Sizes, seed: number): Promise<void> {
   const budget = thoroughBudget(problem.tasks.length);
   const t0 = performance.now();
-  const run = improvingPlan(problem, budget);
+  const seen = new SeenPlans(problem);
+  const run = improvingPlan(problem, budget, undefined, seen);
   let step = run.next();
   const first = performance.now() - t0;
   while (!step.done) step = run.next();
@@ -110,9 +114,14 @@ async function measure(problem: PlanProblem, into: Sizes, seed: number): Promise
     if (!changed) continue;
     try {
       const long = { ...budget, boundSplits: 0, repairIterations: LONG * budget.repairIterations };
-      const soon = within(changed, plan, 16);
-      const later = within(changed, plan, 150);
+      const soon = within(changed, { ...plan, seen }, 16);
+      const later = within(changed, { ...plan, seen }, 150);
+      const t2 = performance.now();
+      const bound = boundAfterEdit(problem, plan, changed);
+      into.boundMs.push(performance.now() - t2);
       const reference = Math.max(allowed(changed, solvePlan(changed, long)), allowed(changed, soon), allowed(changed, later)); // prettier-ignore
+      if (bound < reference - 1e-6) into.below++;
+      into.boundAfter.push((bound - reference) / Math.abs(reference));
       into.soon.push((reference - soon.worth) / Math.abs(reference));
       into.later.push((reference - later.worth) / Math.abs(reference));
     } catch (error) {
@@ -134,7 +143,7 @@ const times: { n: number; ms: number }[] = [];
 solvePlan(planInstance(1, 30, DAYS), thoroughBudget(30)); // warm the code
 const only = asked.read ? [PlanProblem.parse(JSON.parse(readFileSync(asked.read, "utf8")))] : null;
 for (const size of only ? [only[0]!.tasks.length] : asked.sizes.split(",").map(Number)) {
-  const into: Sizes = { gaps: [], told: [], first: [], settled: [], asGood: [], soon: [], later: [], proved: 0, below: 0 }; // prettier-ignore
+  const into: Sizes = { gaps: [], told: [], first: [], settled: [], asGood: [], soon: [], later: [], boundAfter: [], boundMs: [], proved: 0, below: 0 }; // prettier-ignore
   const count = COUNTS[size] ?? 2;
   const problems = only ?? Array.from({ length: count }, (_, k) => {
     const seed = Number(asked.seed) + k;
@@ -171,12 +180,14 @@ for (const size of only ? [only[0]!.tasks.length] : asked.sizes.split(",").map(N
     settledMs: quantile(into.settled, 0.5),
     editGapMedian: [quantile(into.soon, 0.5), quantile(into.later, 0.5)],
     editGapP95: [quantile(into.soon, 0.95), quantile(into.later, 0.95)],
+    boundAfterEdit: quantile(into.boundAfter, 0.5),
+    boundAfterEditMs: quantile(into.boundMs, 0.5),
     timeToHighs: quantile(into.asGood, 0.5),
     floorMs: floor(thoroughBudget(size).repairIterations * thoroughBudget(size).cycles),
   };
   rows.push(row);
   times.push({ n: size, ms: row.settledMs });
-  console.log(`${size} plantings, ${row.gardens} gardens: best known ${row.optimal}, gap median ${percent(row.gapMedian)}, worst ${percent(row.gapMax)}; told median ${percent(row.boundMedian)}, 95th ${percent(row.boundP95)}; first ${row.firstMs.toFixed(0)} ms, settled ${row.settledMs.toFixed(0)} ms; edits after 16 and 150 ms: median ${row.editGapMedian.map(percent).join(", ")}, 95th ${row.editGapP95.map(percent).join(", ")}; HiGHS proved ${row.provedByHighs}`); // prettier-ignore
+  console.log(`${size} plantings, ${row.gardens} gardens: best known ${row.optimal}, gap median ${percent(row.gapMedian)}, worst ${percent(row.gapMax)}; told median ${percent(row.boundMedian)}, 95th ${percent(row.boundP95)}; first ${row.firstMs.toFixed(0)} ms, settled ${row.settledMs.toFixed(0)} ms; edits after 16 and 150 ms: median ${row.editGapMedian.map(percent).join(", ")}, 95th ${row.editGapP95.map(percent).join(", ")}; bound after an edit ${percent(row.boundAfterEdit)} above, in ${row.boundAfterEditMs.toFixed(2)} ms; HiGHS proved ${row.provedByHighs}`); // prettier-ignore
 }
 if (!asked.write) {
   const [a, b] = [times[0]!, times.at(-1)!];

@@ -1,5 +1,13 @@
 import type { IsoDay } from "../calendar";
-import { BED_CLIMATES, COVERS, FREEZE_CLASSES, coverGainOf, nightOddsBelow, type StormDay } from "../hazards";
+import {
+  BED_CLIMATES,
+  COVERS,
+  FREEZE_CLASSES,
+  coverGainOf,
+  nightOddsBelow,
+  usualCover,
+  type StormDay,
+} from "../hazards";
 import { COVERABLE } from "./protections";
 import type { BedOdds, HazardAct, Touched } from "./hazard";
 import type { GardenOutlook } from "./look-ahead";
@@ -51,7 +59,9 @@ export function coverActs(
       const odds = (gainC: number) =>
         nightOddsBelow(outlook.track, b.kind, FREEZE_CLASSES.light, n + 1, () => gainC)[n]!.odds;
       const covered = coverGainOf(outlook.covers, b.bedId)(evening) > 0;
-      return { b, covered, bareOdds: odds(0), underOdds: covered ? b.odds : odds(COVERS.fleece.gainC) };
+      const noted = outlook.covers.find((c) => c.bedId === b.bedId && c.evening === evening);
+      const cover = noted?.cover ?? usualCover(b.kind);
+      return { b, cover, covered, bareOdds: odds(0), underOdds: covered ? b.odds : odds(COVERS[cover].gainC) };
     })
     .filter((c) => c.covered || c.bareOdds - c.underOdds >= HELPS)
     .sort((a, b) => b.bareOdds - a.bareOdds)

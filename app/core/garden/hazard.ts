@@ -1,5 +1,5 @@
 import type { IsoDay } from "../calendar";
-import type { BedKind } from "../hazards";
+import type { BedKind, CoverKind } from "../hazards";
 import type { Picks } from "../planner";
 import { plannedPicks } from "./planned-picks";
 import type { PlantingOutlook } from "./planting-outlook";
@@ -53,7 +53,15 @@ export type HazardAct =
   | { act: "cut vines" }
   | { act: "earth up"; of: string[] }
   /** With `bedId` set the app can note it and reckon with it: this bed, this night. */
-  | { act: "cover"; bedId: string; evening: IsoDay; covered: boolean; bareOdds: number; underOdds: number }
+  | {
+      act: "cover";
+      bedId: string;
+      evening: IsoDay;
+      cover: CoverKind;
+      covered: boolean;
+      bareOdds: number;
+      underOdds: number;
+    }
   | { act: "mulch" }
   | { act: "water"; against: "frost" | "heat"; pots: boolean }
   | { act: "net" }

@@ -1,7 +1,7 @@
 import { FREEZE_CLASSES, HEAT_C, coverGainOf, frozenOdds, isDug, nightOddsBelow, type Threat } from "../hazards";
 import type { Picks } from "../planner";
 import { soilOutlook, trackIndex } from "../weather";
-import { HAZARD_KINDS, isThreat, touch, type BedOdds, type Hazard, type Touched } from "./hazard";
+import { HAZARD_KINDS, isThreat, touch, type BedOdds, type Hazard, type HazardAct, type Touched } from "./hazard";
 import { coverActs, frostActs, heatActs, stormActs } from "./hazard-acts";
 import type { GardenOutlook } from "./look-ahead";
 import { patienceAhead } from "./patience-ahead";
@@ -87,9 +87,15 @@ function frostOn(outlook: GardenOutlook, picks: Picks, n: number, beds: BedOdds[
       bedMinC: Math.min(...beds.map((b) => b.bedMinC)),
       beds,
       touched,
-      acts: [...frostActs(outlook, touched), ...coverActs(outlook, beds, touched, evening)],
+      acts: withCovers(frostActs(outlook, touched), coverActs(outlook, beds, touched, evening)),
     },
   ];
+}
+
+/** Pots that are named one by one need not be named again. */
+function withCovers(acts: readonly HazardAct[], covers: readonly HazardAct[]): HazardAct[] {
+  const potsNamed = covers.some((c) => c.act === "cover" && c.cover === "indoors");
+  return [...acts.filter((a) => a.act !== "bring in" || !potsNamed), ...covers];
 }
 
 function chills(outlook: GardenOutlook, picks: Picks): Hazard[] {

@@ -2,7 +2,7 @@ import { expect, test } from "vitest";
 import { catalogue } from "~/catalogue/catalogue.server";
 import { addDays } from "../calendar";
 import { checkPlan, solvePlan } from "../planner";
-import { GardenState, lookAhead, payingCovers, type PlantingState } from ".";
+import { GardenState, hazardsAhead, lookAhead, payingCovers, type PlantingState } from ".";
 
 const today = "2026-09-14";
 const quick = { seed: 1, relaxIterations: 30, boundSplits: 0, repairIterations: 300, cycles: 1 };
@@ -67,4 +67,24 @@ test("the plan itself reckons with no cover that nobody has laid: noting it is w
   expect(plan.ways).toEqual({});
   const laid = covers(garden(0, [courgettes], { covers: [{ bedId: "bed", evening: addDays(today, 2), cover: "fleece" }] })); // prettier-ignore
   expect(laid.plan.worth).toBeGreaterThan(plan.worth);
+});
+
+test("pots come in for the night rather than under fleece: a hard frost does them nothing then", () => {
+  const pots = { beds: [{ id: "bed", name: "Shed pots", kind: "container" as const, position: 0 }] };
+  const { outlook, plan, protections, paying } = covers(garden(-3, [courgettes], pots));
+  expect(paying).toMatchObject([{ bedId: "bed", plantingIds: ["courgettes"], evenings: [addDays(today, 2)] }]);
+  const under = protections[0]!.way;
+  const after = outlook.problem.days.indexOf(addDays(today, 4));
+  expect(under.worth[0]![after]!).toBeGreaterThan(2 * outlook.problem.tasks[0]!.worth[0]![after]!);
+  const noted = covers(garden(-3, [courgettes], { ...pots, covers: [{ bedId: "bed", evening: addDays(today, 2), cover: "indoors" }] })); // prettier-ignore
+  expect(noted.paying).toEqual([]);
+  expect(noted.plan.worth).toBeGreaterThan(plan.worth + 0.5 * paying[0]!.gain);
+  const acts = (state: GardenState) => {
+    const ahead = lookAhead(state, catalogue());
+    return hazardsAhead(ahead, {}).flatMap((h) => h.acts.filter((a) => a.act === "cover" || a.act === "bring in"));
+  };
+  expect(acts(garden(-3, [courgettes], pots))).toMatchObject([
+    { act: "cover", cover: "indoors", bedId: "bed", covered: false },
+  ]);
+  expect(acts(garden(-3, [courgettes]))).toMatchObject([{ act: "cover", cover: "fleece" }]);
 });

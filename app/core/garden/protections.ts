@@ -1,5 +1,5 @@
 import { daysBetween, type IsoDay } from "../calendar";
-import type { BedKind, CoverNight } from "../hazards";
+import { usualCover, type BedKind, type CoverNight } from "../hazards";
 import { solvePlan, type Plan, type PlanProblem, type SolveBudget } from "../planner";
 import { trackIndex } from "../weather";
 import type { DayTerms } from "./day-terms";
@@ -11,7 +11,7 @@ import type { PlantingOutlook } from "./planting-outlook";
 
 /** Beds that a cover laid for the night can be put on. */
 export const COVERABLE: readonly BedKind[] = ["open", "raised", "low", "wall", "container"];
-/** Laying a cover over a planting and making it fast: our judgement. */
+/** Laying a cover over a planting and making it fast, or carrying its pots in and out again: our judgement. */
 const COVER_MINUTES = 3;
 /** A night that takes less than this share is not covered for: our judgement. */
 const WORTH_COVERING = 0.1;
@@ -49,7 +49,7 @@ export function withProtections(
 ): PlantingOutlook {
   const evenings = eveningsToCover(bare, sky, terms);
   if (evenings.length === 0) return bare;
-  const covered = under(evenings.map((evening) => ({ bedId: bare.bed.id, evening, cover: "fleece" })));
+  const covered = under(evenings.map((evening) => ({ bedId: bare.bed.id, evening, cover: usualCover(bare.bed.kind) })));
   const gaining = bare.parts.flatMap(({ task }) => {
     const offer = covered.parts.find((part) => part.task.id === task.id)?.task;
     if (!offer || offer.repeat !== task.repeat) return [];
@@ -66,7 +66,7 @@ export function withProtections(
   };
 }
 
-/** An act that pays: a bed covered on some evenings, and what it brings in more, kilograms of courgette. */
+/** An act that pays: a bed covered, or its pots brought in, on some evenings, and what it brings in more, kilograms of courgette. */
 export interface PayingCover {
   bedId: string;
   evenings: IsoDay[];

@@ -98,15 +98,20 @@ function OneCard({ card }: { card: HazardCard }) {
   );
 }
 
+const BUTTONS = {
+  bed: { do: "We cover it", undo: "Not covered after all" },
+  pots: { do: "We bring them in", undo: "Not brought in after all" },
+};
+
 function CoverButton({ cover }: { cover: NonNullable<ActTold["cover"]> }) {
   const { Form, answer, busy } = useSkyDesk();
   return (
     <Form method="post" action="/sky" style={{ display: "inline-block", marginLeft: 8 }}>
       <input type="hidden" name="bedId" value={cover.bedId} />
       <input type="hidden" name="evening" value={cover.evening} />
-      <input type="hidden" name="cover" value={cover.covered ? "none" : "fleece"} />
+      <input type="hidden" name="cover" value={cover.covered ? "none" : cover.cover} />
       <Action size="small" name="intent" value="cover" disabled={busy}>
-        {cover.covered ? "Not covered after all" : "We cover it"}
+        {BUTTONS[cover.cover === "indoors" ? "pots" : "bed"][cover.covered ? "undo" : "do"]}
       </Action>
       {answer?.errors && <Answer answer={answer} />}
     </Form>

@@ -12,7 +12,7 @@ const outlook = {
 } as unknown as GardenOutlook;
 const beds = [{ bedId: "low", name: "Low bed", kind: "low" }] as unknown as BedOdds[];
 const say = (act: HazardAct, units: "metric" | "us" = "metric") => actWords(act, beds, { outlook, units }).words;
-const cover = { act: "cover", bedId: "low", evening: "2026-08-21", covered: false, bareOdds: 0.7, underOdds: 0.2 } as const; // prettier-ignore
+const cover = { act: "cover", bedId: "low", evening: "2026-08-21", cover: "fleece", covered: false, bareOdds: 0.7, underOdds: 0.2 } as const; // prettier-ignore
 
 /** Every act that helps, with what is said of it; one that is not here does not compile. */
 const SAID: Record<HazardAct["act"], [string, string][]> = {
@@ -39,6 +39,8 @@ const SAID: Record<HazardAct["act"], [string, string][]> = {
     [say(cover), "Fleece in the low bed (about 2 °C): 7 in 10 becomes 2 in 10."],
     [say(cover, "us"), "Fleece in the low bed (about 4 °F): 7 in 10 becomes 2 in 10."],
     [say({ ...cover, covered: true }), "Covered that night in the low bed: 7 in 10 becomes 2 in 10."],
+    [say({ ...cover, cover: "indoors" }), "Low bed, for that night: 7 in 10 becomes 2 in 10."],
+    [say({ ...cover, cover: "indoors", covered: true }), "Low bed, in for that night: 7 in 10 becomes 2 in 10."],
   ],
   mulch: [[say({ act: "mulch" }), "A thick mulch over the row keeps the ground open longer (our judgement)."]],
   water: [
@@ -71,4 +73,4 @@ describe.each(Object.entries(SAID))("the act “%s”", (_, examples) => {
 });
 
 test("a cover can be noted for its bed and its night", () =>
-  expect(actWords(cover, beds, { outlook, units: "metric" }).cover).toEqual({ bedId: "low", evening: "2026-08-21", covered: false })); // prettier-ignore
+  expect(actWords(cover, beds, { outlook, units: "metric" }).cover).toEqual({ bedId: "low", evening: "2026-08-21", cover: "fleece", covered: false })); // prettier-ignore

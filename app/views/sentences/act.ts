@@ -1,5 +1,5 @@
 import type { BedOdds, HazardAct } from "~/core/garden";
-import { COVERS } from "~/core/hazards";
+import { COVERS, type CoverKind } from "~/core/hazards";
 import { capital, cropNames, inBed, inTenths, listOf, sayDay, sayDegrees } from "../words";
 import type { CardWords } from "./card-words";
 
@@ -9,7 +9,7 @@ export interface ActTold {
   name: string;
   words: string;
   /** Set where the app can note it: cover this bed for this night. */
-  cover?: { bedId: string; evening: string; covered: boolean };
+  cover?: { bedId: string; evening: string; cover: CoverKind; covered: boolean };
 }
 
 const NAMES: Record<HazardAct["act"], string> = {
@@ -37,8 +37,9 @@ const NAMES: Record<HazardAct["act"], string> = {
 export function actWords(act: HazardAct, beds: readonly BedOdds[], words: CardWords): ActTold {
   const told = { name: NAMES[act.act], words: sentenceOf(act, beds, words) };
   if (act.act !== "cover") return told;
-  const { bedId, evening, covered } = act;
-  return { ...told, cover: { bedId, evening, covered } };
+  const { bedId, evening, cover, covered } = act;
+  const name = cover === "indoors" ? NAMES["bring in"] : told.name;
+  return { ...told, name, cover: { bedId, evening, cover, covered } };
 }
 
 function sentenceOf(act: HazardAct, beds: readonly BedOdds[], { outlook, units }: CardWords): string {
@@ -66,8 +67,10 @@ function sentenceOf(act: HazardAct, beds: readonly BedOdds[], { outlook, units }
       const bed = beds.find((b) => b.bedId === act.bedId);
       const where = bed ? ` ${inBed(bed)}` : "";
       const becomes = `${inTenths(act.bareOdds)} becomes ${inTenths(act.underOdds)}.`;
+      if (act.cover === "indoors")
+        return `${capital(bed?.name ?? "the pots")}, ${act.covered ? "in for" : "for"} that night: ${becomes}`;
       if (act.covered) return `Covered that night${where}: ${becomes}`;
-      return `Fleece${where} (about ${sayDegrees(COVERS.fleece.gainC, units)}): ${becomes}`;
+      return `Fleece${where} (about ${sayDegrees(COVERS[act.cover].gainC, units)}): ${becomes}`;
     }
     case "mulch":
       return "A thick mulch over the row keeps the ground open longer (our judgement).";

@@ -1,6 +1,7 @@
 import type { PayingCover } from "~/core/garden";
 import type { Planned } from "../planned";
-import { counted, cropNames, listOf, sayNight, sayRoughly } from "../words";
+import { usualCover } from "~/core/hazards";
+import { capital, counted, cropNames, listOf, sayNight, sayRoughly } from "../words";
 import type { GardenSentence } from "./garden";
 
 /** Covers that pay, in sentences: which bed, on which nights, in how many minutes, and what it saves. */
@@ -9,14 +10,15 @@ export function coverSentences({ outlook, today, units }: Planned, covers: reado
     const saved = outlook.plantings.filter((p) => plantingIds.includes(p.planting.id));
     const [first] = saved;
     if (!first) return [];
+    const isIn = usualCover(first.bed.kind) === "indoors";
     const nights = listOf(evenings.map((e) => sayNight(e, today)));
     // Worth is told in the crop that most is saved of.
     const worth = sayRoughly((gain / first.crop.worthPerKg.value) * 1000, units);
     return [
       {
         plantingId: null,
-        lead: `Cover ${first.bed.name}`,
-        text: `light fleece over ${listOf(cropNames(saved))} ${nights}, about ${counted(Math.round(minutes), "minute")}: saves about ${worth} worth. Note it under Sky & away once it lies.`,
+        lead: isIn ? `Bring in ${first.bed.name}` : `Cover ${first.bed.name}`,
+        text: `${isIn ? capital(listOf(cropNames(saved))) : `Light fleece over ${listOf(cropNames(saved))}`} ${nights}, about ${counted(Math.round(minutes), "minute")}: saves about ${worth} worth. Note it under Sky & away once ${isIn ? "they are in" : "it lies"}.`,
         urgent: evenings.includes(today),
       },
     ];
