@@ -65,9 +65,16 @@ export function coverActs(
     })
     .filter((c) => c.covered || c.bareOdds - c.underOdds >= HELPS)
     .sort((a, b) => b.bareOdds - a.bareOdds)
-    .slice(0, MOST_COVERS)
-    .map(({ b, ...odds }): HazardAct => ({ act: "cover", bedId: b.bedId, evening, ...odds }));
-  return covers.length > 0 ? [...covers, { act: "water", against: "frost", pots: false }] : [];
+    .map(({ b, ...odds }): Extract<HazardAct, { act: "cover" }> => ({
+      act: "cover",
+      bedId: b.bedId,
+      evening,
+      ...odds,
+    }));
+  // Pots are brought in without a cover to find: they are named beside the beds.
+  const under = covers.filter((c) => c.cover !== "indoors").slice(0, MOST_COVERS);
+  const inside = covers.filter((c) => c.cover === "indoors").slice(0, MOST_COVERS);
+  return [...under, ...inside].length > 0 ? [...inside, ...under, { act: "water", against: "frost", pots: false }] : [];
 }
 
 /** Against gusts, soakings and hail. */
