@@ -189,9 +189,26 @@ for (const size of only ? [only[0]!.tasks.length] : asked.sizes.split(",").map(N
   times.push({ n: size, ms: row.settledMs });
   console.log(`${size} plantings, ${row.gardens} gardens: best known ${row.optimal}, gap median ${percent(row.gapMedian)}, worst ${percent(row.gapMax)}; told median ${percent(row.boundMedian)}, 95th ${percent(row.boundP95)}; first ${row.firstMs.toFixed(0)} ms, settled ${row.settledMs.toFixed(0)} ms; edits after 16 and 150 ms: median ${row.editGapMedian.map(percent).join(", ")}, 95th ${row.editGapP95.map(percent).join(", ")}; bound after an edit ${percent(row.boundAfterEdit)} above, in ${row.boundAfterEditMs.toFixed(2)} ms; HiGHS proved ${row.provedByHighs}`); // prettier-ignore
 }
+/** How the time grows with the days: the same made-up garden over longer horizons, the exponent fitted by least squares. */
+function growthWithDays(): { byDays: Record<string, number>; dayExponent: number } {
+  const points = [7, 14, 21, 28].map((days) => {
+    const times = [0, 1, 2].map((k) => {
+      const problem = planInstance(Number(asked.seed) + k, 30, days);
+      const start = performance.now();
+      allowed(problem, solvePlan(problem, thoroughBudget(30)));
+      return performance.now() - start;
+    });
+    return { days, ms: quantile(times, 0.5) };
+  });
+  const [xs, ys] = [points.map((p) => Math.log(p.days)), points.map((p) => Math.log(p.ms))];
+  const mean = (values: number[]) => values.reduce((sum, v) => sum + v, 0) / values.length;
+  const slope = xs.reduce((sum, x, n) => sum + (x - mean(xs)) * (ys[n]! - mean(ys)), 0) / xs.reduce((sum, x) => sum + (x - mean(xs)) ** 2, 0); // prettier-ignore
+  return { byDays: Object.fromEntries(points.map((p) => [p.days, Math.round(p.ms)])), dayExponent: slope };
+}
+
 if (!asked.write) {
   const [a, b] = [times[0]!, times.at(-1)!];
   const timeExponent = times.length > 1 ? Math.log(b.ms / a.ms) / Math.log(b.n / a.n) : null;
   const sizes = Object.fromEntries(rows.map(({ plantings, ...row }) => [String(plantings), row]));
-  console.log(JSON.stringify({ bench: "plan", node: process.version, cpus: cpus().length, hostile: asked.hostile, seed: Number(asked.seed), highsSeconds: Number(asked.highs), sizes, timeExponent, memoryMb: Math.round(process.memoryUsage().rss / 2 ** 20) })); // prettier-ignore
+  console.log(JSON.stringify({ bench: "plan", node: process.version, cpus: cpus().length, hostile: asked.hostile, seed: Number(asked.seed), highsSeconds: Number(asked.highs), sizes, timeExponent, ...(only ? {} : growthWithDays()), memoryMb: Math.round(process.memoryUsage().rss / 2 ** 20) })); // prettier-ignore
 }
