@@ -131,7 +131,7 @@ test("the sky page tells frost by bed, worst in the low bed, and the trip", () =
   expect(order.indexOf("Gate bed")).toBeLessThan(order.indexOf("Sun wall"));
   expect(view.trips[0]).toMatchObject({ name: "Five days at the coast", from: "Sat 26 Sep", to: "Wed 30 Sep" });
   expect(view.days.filter((d) => d.away)).toHaveLength(4);
-  expect(view.days.find((d) => d.day === "2026-09-30")).toMatchObject({ away: false, minutes: 21 });
+  expect(view.days.find((d) => d.day === "2026-09-30")).toMatchObject({ away: false, minutes: 31 });
   expect(view.record.normalYears).toBe(10);
 });
 
@@ -181,4 +181,28 @@ test("the ledger as CSV reads back with the same totals, and a note cannot becom
   expect(grams).toBeCloseTo(wanted, 0);
   expect(data.find((row) => row.crop === "Tomato, large" && row.note)!.note).toBe(`'=HYPERLINK("x"), "quoted"`);
   vi.doUnmock("~/services/garden/known-garden.server");
+});
+
+test("a day of two rounds: the one that is next is told by its part of the day, the other in a line, looks in the one that is walked", () => {
+  const SATURDAY = 5;
+  saveSlotMinutes(db, SLOTS.map((slot) => ({ weekday: SATURDAY, slot, minutes: { morning: 15, midday: 40, evening: 40 }[slot] }))); // prettier-ignore
+  const preview = roundPage(db, garden);
+  if (preview.status !== "not started") throw new Error("not started");
+  expect(preview.name).toMatch(/^(This morning’s|The midday|This evening’s) round$/);
+  for (const later of preview.later) expect(later.text).toMatch(/^\d+ minutes(, about .+)?: .+\.$/);
+  // What is only to be looked at makes no round of its own beside one that picks.
+  expect(preview.kilos).not.toBeNull();
+  const horizon = horizonPage(db, garden);
+  expect(horizon.round).toMatchObject({ status: "due", name: `${preview.name[0]!.toLowerCase()}${preview.name.slice(1)}`, minutes: preview.minutes }); // prettier-ignore
+  const why = horizon.beds.flatMap((b) => b.plantings).flatMap((p) => p.handles).filter((h) => h.day === 0).map((h) => h.why[0]!); // prettier-ignore
+  expect(why.length).toBeGreaterThan(0);
+  for (const sentence of why) expect(sentence).toMatch(/today (in the morning|about midday|in the evening)/);
+});
+
+test("a row never says today where the plan says another day", () => {
+  saveSlotMinutes(db, SLOTS.map((slot) => ({ weekday: 5, slot, minutes: slot === "evening" ? 15 : 0 }))); // prettier-ignore
+  const rows = horizonPage(db, garden).beds.flatMap((b) => b.plantings);
+  const due = rows.filter((p) => p.short.startsWith("due, planned "));
+  expect(due.length).toBeGreaterThan(0);
+  for (const p of rows.filter((r) => r.handles.length > 0 && r.handles[0]!.day > 0)) expect(p.short, p.id).not.toMatch(/^take (it|some of it) today$/); // prettier-ignore
 });

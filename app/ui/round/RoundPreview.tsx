@@ -16,7 +16,7 @@ export function RoundPreview({ round }: { round: RoundPreviewView }) {
     <Page padding={{ base: "16px 18px 110px", md: "24px 28px" }} maxWidth="980px">
       <PageName>{round.name}</PageName>
       <Quiet margin="4px 0 16px">
-        {round.minutes} minutes, about {round.kilos}. {round.daylight}.
+        {round.minutes} minutes{round.kilos && `, about ${round.kilos}`}. {round.daylight}.
         {round.warnings.map((w) => (
           <chakra.strong key={w} display="block" color="ink">
             {w}

@@ -27,18 +27,21 @@ export function stageInWords(odds: Record<Stage, number>): string {
 }
 
 /** What a row's second line says: the verdict in two or three words. */
-function inShort(p: PlantingOutlook, { today }: Planned): string {
+function inShort(p: PlantingOutlook, { today, plan, outlook }: Planned): string {
   const { verdict, odds } = p.judgement;
   const say = (day: string) => sayDay(day, today);
+  // What today's hands have no room for is told with the day that has.
+  const next = plannedPicks(p, plan.picks)[0]?.day ?? 0;
+  const waits = next > 0 ? `due, planned ${say(outlook.days[next]!)}` : null;
   switch (verdict.kind) {
     case "ready":
       return verdict.takeBy ? `ready, by ${say(verdict.takeBy)}` : "ready";
     case "take today":
-      return "take it today";
+      return waits ?? "take it today";
     case "take early":
       return verdict.takeBy ? `take early, ${say(verdict.takeBy)}` : "take it early";
     case "take some":
-      return "take some of it today";
+      return waits ?? "take some of it today";
     case "clear":
       return "over: take it off";
     case "past":

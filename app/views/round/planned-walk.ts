@@ -22,14 +22,15 @@ export interface PlannedRound {
 }
 
 /**
- * The rounds that the plan makes of a day, those with nothing to do left out: its picks and looks and, in the first of
- * today, what else eyes could settle and still fits.
+ * The rounds that the plan makes of a day, those with nothing to do left out: its picks and looks and, in the first that
+ * is walked today, what else eyes could settle and still fits. Such looks alone make one round, not two.
  */
 export function plannedRounds(planned: Planned, dayIndex: number): PlannedRound[] {
   const { outlook } = planned;
   const ofDay = [...outlook.rounds.keys()].filter((t) => outlook.rounds[t]!.day === dayIndex);
-  return ofDay.flatMap((t, n): PlannedRound[] => {
-    const walk = walkIn(planned, t, dayIndex === 0 && n === 0);
+  const first = ofDay.find((t) => walkIn(planned, t, false).stops.length > 0) ?? ofDay[0];
+  return ofDay.flatMap((t): PlannedRound[] => {
+    const walk = walkIn(planned, t, dayIndex === 0 && t === first);
     return walk.stops.length > 0 ? [{ slot: outlook.rounds[t]!.slot, isOneOfSeveral: ofDay.length > 1, walk }] : [];
   });
 }

@@ -72,7 +72,7 @@ function previewOf(planned: Planned) {
       .slice(1)
       .map((r) => laterRound(r, units)),
     minutes: Math.round(walk.minutes),
-    kilos: sayRoughly(walk.grams, units),
+    kilos: walk.grams > 0 ? sayRoughly(walk.grams, units) : null,
     kit: walk.kit,
     containers: walk.containers.map((c) => c.label),
     cautions: walk.cautions,
