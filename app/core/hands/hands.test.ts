@@ -22,13 +22,15 @@ test("a day has its weekday's minutes; its own minutes go before them, slot by s
   ).toBe(130);
 });
 
-test("minutes without a part of the day are the evening's", () => {
+test("minutes without a part of the day are the evening's, dark or not", () => {
   const parsed = HandsRules.parse({
     minutesByWeekday: [20, 20, 20, 20, 20, 60, { morning: 5, midday: 0, evening: 5 }],
     trips: [],
   });
-  expect(parsed.minutesByWeekday[5]).toEqual({ morning: 0, midday: 0, evening: 60 });
+  expect(parsed.minutesByWeekday[5]).toEqual({ morning: 0, midday: 0, evening: 60, anyTime: true });
+  expect(handsOn(parsed, "2026-09-19").anyTime).toBe(true);
   expect(handsOn(parsed, "2026-09-20").slots).toEqual({ morning: 5, midday: 0, evening: 5 });
+  expect(handsOn(parsed, "2026-09-20").anyTime).toBe(false);
 });
 
 test("a trip takes the hours from leaving to coming back, and whole days between", () => {
