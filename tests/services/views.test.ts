@@ -202,7 +202,7 @@ test("a day of two rounds: the one that is next is told by its part of the day, 
 test("a row never says today where the plan says another day", () => {
   saveSlotMinutes(db, SLOTS.map((slot) => ({ weekday: 5, slot, minutes: slot === "evening" ? 15 : 0 }))); // prettier-ignore
   const rows = horizonPage(db, garden).beds.flatMap((b) => b.plantings);
-  const due = rows.filter((p) => p.short.startsWith("due, planned "));
+  const due = rows.filter((p) => p.short.startsWith("pick "));
   expect(due.length).toBeGreaterThan(0);
   for (const p of rows.filter((r) => r.handles.length > 0 && r.handles[0]!.day > 0)) expect(p.short, p.id).not.toMatch(/^take (it|some of it) today$/); // prettier-ignore
 });

@@ -32,7 +32,7 @@ function inShort(p: PlantingOutlook, { today, plan, outlook }: Planned): string 
   const say = (day: string) => sayDay(day, today);
   // What today's hands have no room for is told with the day that has.
   const next = plannedPicks(p, plan.picks)[0]?.day ?? 0;
-  const waits = next > 0 ? `due, planned ${say(outlook.days[next]!)}` : null;
+  const waits = next > 0 ? `pick ${say(outlook.days[next]!)}` : null;
   switch (verdict.kind) {
     case "ready":
       return verdict.takeBy ? `ready, by ${say(verdict.takeBy)}` : "ready";
