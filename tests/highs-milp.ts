@@ -90,12 +90,20 @@ export function milpOf(problem: PlanProblem): string {
   });
   const stores = [
     ...rounds,
-    ...kitchen.flatMap((terms, t) => problem.kitchenFree && terms.length > 0 ? [`${terms.join(" ")} <= ${problem.kitchenFree[t]}`] : []),
+    ...dates.flatMap((t, n) => kitchenRow(problem, kitchen[t]!, t, n > 0 ? dates[n - 1]! : null)),
     ...curing.flatMap((terms, t) => problem.curingFree !== undefined && terms.length > 0 ? [`${terms.join(" ")} <= ${[problem.curingFree].flat()[Array.isArray(problem.curingFree) ? t : 0]}`] : []),
   ]; // prettier-ignore
   const wrap = (lines: string[]) =>
     lines.map((line, k) => ` c${k}: ${line.replace(/(.{180}\S*) /g, "$1\n   ")}`).join("\n");
-  return `Maximize\n obj: ${objective.join("\n   ")}\nSubject To\n${wrap([...flows, ...capacity, ...stores, ...links])}\nBinary\n ${[...new Set(binaries)].join("\n ")}\nEnd\n`;
+  return `Maximize\n obj: ${objective.join("\n   ")}\nSubject To\n${wrap([...flows, ...capacity, ...stores, ...links])}\nBounds\n ${dates.map((t) => `0 <= f_${t} <= ${problem.fridge?.holds ?? 0}`).join("\n ")}\nBinary\n ${[...new Set(binaries)].join("\n ")}\nEnd\n`;
+}
+
+/** What comes on a date and what waited before it is dealt with or waits on. */
+function kitchenRow({ kitchenFree, fridge }: PlanProblem, comes: string[], t: number, before: number | null): string[] {
+  if (!kitchenFree) return [];
+  const waited = before === null ? "" : `+ f_${before} `;
+  const free = kitchenFree[t]! - (before === null ? (fridge?.taken ?? 0) : 0);
+  return [`${comes.join(" ")} ${waited}- f_${t} <= ${free}`];
 }
 
 export interface Proved {

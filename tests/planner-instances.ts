@@ -5,7 +5,7 @@ import { seeded } from "~/core/statistics";
 /**
  * Made-up planning problems: one-off and keep-giving plantings with humps of worth, a killing night,
  * days away, scarce minutes; hostile ones have a full kitchen, little space to cure on, bans and pins, weeks of few rounds
- * and covers for the killing night besides, and half of them days of two rounds. Knows the problem's shape only, nothing of the solver.
+ * and covers for the killing night besides, half of them a fridge, half of them days of two rounds. Knows the problem's shape only, nothing of the solver.
  */
 export function planInstance(seed: number, plantings: number, horizon: number, hostile = false): PlanProblem {
   const random = seeded(seed);
@@ -42,7 +42,17 @@ export function planInstance(seed: number, plantings: number, horizon: number, h
     bedCost: 0.05,
     tasks,
   };
-  return hostile ? inRounds(tightened(problem, random), seeded(seed + 500_000)) : problem;
+  return hostile
+    ? inRounds(withFridge(tightened(problem, random), seeded(seed + 900_000)), seeded(seed + 500_000))
+    : problem;
+}
+
+/** The same garden, half of them, with a smaller kitchen and a fridge in which some of it may wait. */
+function withFridge(problem: PlanProblem, random: () => number): PlanProblem {
+  if (random() < 0.5) return problem;
+  const kitchenFree = problem.kitchenFree!.map((kg) => 0.5 * kg);
+  const holds = 0.4 + 0.12 * problem.tasks.length * random();
+  return { ...problem, kitchenFree, fridge: { holds, taken: random() < 0.5 ? 0 : holds * random() } };
 }
 
 /** The same garden with the minutes of some days in two rounds; some plantings are for one of them only. */

@@ -51,6 +51,23 @@ test("a limit that cannot be is refused with a sentence at its field, and nothin
   expect(theGarden(db)).toEqual(before);
 });
 
+test("the fridge is saved with the kitchen that empties it, and what was picked yesterday lies in it", async () => {
+  const made = demoGarden();
+  const { db } = made;
+  const save = (fields: Record<string, string>) => skyDesk(db, theGarden(db)!, form({ intent: "save limits", roundsAWeek: "", kitchen: "", racks: "", ...fields })); // prettier-ignore
+  expect((await save({ fridge: "5" }))?.errors).toMatchObject({ kitchen: expect.stringMatching(/empties/) });
+  expect((await save({ kitchen: "1", fridge: "0" }))?.errors).toMatchObject({ fridge: expect.stringMatching(/above zero/) }); // prettier-ignore
+  expect(theGarden(db)!.fridgeKg).toBeNull();
+  await save({ kitchen: "1", fridge: "5" });
+  expect(skyPage(db, theGarden(db)!, null).limits).toMatchObject({ fridge: { value: "5", unit: "kg" } });
+  const fridge = () => plannedGarden(db, theGarden(db)!).outlook.problem.fridge!;
+  const before = fridge();
+  expect(before.holds).toBe(5);
+  const pick = { kind: "pick" as const, plantingId: "courgette-striped", outcome: "picked" as const, weight: "3 kg" };
+  expect(send(db, pick, { at: `${addDays(todayOf(theGarden(db)!), -1)}T16:00:00Z` })).toMatchObject({ status: "applied" }); // prettier-ignore
+  expect(fridge().taken).toBeGreaterThan(before.taken);
+});
+
 test("a household of US units writes pounds, square feet and ounces", async () => {
   const { db } = demoGarden("us");
   await skyDesk(db, theGarden(db)!, form({ intent: "save limits", roundsAWeek: "", kitchen: "10", racks: "20" }));

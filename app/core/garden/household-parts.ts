@@ -3,7 +3,7 @@ import { minutesFor } from "./pick-effort";
 import { EFFORT_PER_MINUTE } from "./plan-problem";
 import type { PlantingOutlook } from "./planting-outlook";
 import type { TaskPart } from "./planting-offer";
-import { isForKitchen, rackFor, racksFree, type HouseholdLimits } from "./household-limits";
+import { isForKitchen, kitchenAhead, rackFor, racksFree, type HouseholdLimits } from "./household-limits";
 
 /** How much a planting matters to the household, against its weight on the scales: our judgement. */
 const MATTERS_TIMES = { little: 0.5, usual: 1, much: 2 } as const;
@@ -26,13 +26,14 @@ export function asTheHouseholdWants(
   const { matters = "usual", eatsGrams = null } = p.planting.wishes ?? {};
   const eats = eatsGrams !== null && crop.mode === "repeat" ? eatsGrams / crop.pieceGrams.value : null;
   const kitchen = limits.kitchenKg !== null && isForKitchen(crop) ? limits.kitchenKg : null;
+  const room = kitchen === null ? [] : roomAlone(limits, days);
   const racks = crop.life.cure ? racksFree(limits, days) : undefined;
   if (eats === null && kitchen === null && !racks && matters === "usual") return p;
   const parts = p.parts
     .flatMap((part) => inGoes(p, part, kitchen, racks && Math.max(...racks)))
     .map((part) => {
       const eaten = eats === null || !part.task.repeat ? part : cut(p, part, eatenOf(p, eats, days[0]!));
-      const cooked = kitchen === null ? eaten : cut(p, eaten, (n) => both(fit(kitchen, kilograms(p, n))));
+      const cooked = kitchen === null ? eaten : cut(p, eaten, (n, _, t) => both(fit(room[t]!, kilograms(p, n))));
       const cured = racks && !part.task.repeat ? onRacks(p, cooked, Math.max(...racks)) : cooked;
       const { task } = cured;
       return {
@@ -46,6 +47,17 @@ export function asTheHouseholdWants(
     });
   const main = parts.find(({ task }) => task.id === p.planting.id && task.repeat);
   return { ...p, parts, ...(main && { takes: main.pieces[0]! }) };
+}
+
+/** What a pick of each day may bring to the kitchen while nothing else comes, kg: what can wait in the fridge besides. */
+function roomAlone(limits: HouseholdLimits, days: readonly IsoDay[]): number[] {
+  const { kitchenFree, fridge } = kitchenAhead(limits, days)!;
+  let waits = fridge.taken;
+  return kitchenFree.map((kg) => {
+    const room = kg + fridge.holds - waits;
+    waits = Math.max(0, waits - kg);
+    return room;
+  });
 }
 
 const kilograms = ({ crop }: PlantingOutlook, pieces: number) => (pieces * crop.pieceGrams.value) / 1000;

@@ -4,7 +4,7 @@ import { catalogue } from "~/catalogue/catalogue.server";
 import { addDays } from "../calendar";
 import { checkPlan, solvePlan } from "../planner";
 import { GardenState, isLookTask, lookAhead, plannedPicks, type PlantingState } from ".";
-import { limitsOfPlan, HouseholdLimits } from "./household-limits";
+import { HouseholdLimits, kitchenAhead, limitsOfPlan } from "./household-limits";
 
 /** A Monday. */
 const today = "2026-08-10";
@@ -84,6 +84,39 @@ test("no day brings more to the kitchen than it takes; what keeps is not counted
   expect(Math.max(...kitchen)).toBeGreaterThan(500);
   expect(Math.max(...kitchen)).toBeLessThanOrEqual(1500.001);
   expect(outlook.problem.tasks.find((t) => t.id === "garlic")!.kitchen).toBeUndefined();
+});
+
+test("a fridge lets one round bring more than a day's kitchen; what was brought in before takes its room", () => {
+  const most = (limits: Partial<HouseholdLimits>) => {
+    const { outlook, plan } = planned(garden([beans, courgettes], limits));
+    const byDate = new Map<string, number>();
+    for (const { id, kitchen } of outlook.problem.tasks)
+      (plan.picks[id] ?? []).forEach((t, k, days) => {
+        const on = outlook.problem.days[t]!;
+        byDate.set(on, (byDate.get(on) ?? 0) + (kitchen?.[k === 0 ? 0 : days[k - 1]! + 1]?.[t] ?? 0));
+      });
+    return { most: Math.max(...byDate.values()), first: byDate.get(today) ?? 0 };
+  };
+  const bare = most({ kitchenKg: 0.4 });
+  const cold = most({ kitchenKg: 0.4, fridgeKg: 0.6 });
+  expect(bare.most).toBeLessThanOrEqual(0.4 + 1e-6);
+  expect(cold.most).toBeGreaterThan(0.4);
+  expect(cold.most).toBeLessThanOrEqual(1 + 1e-6);
+  const brought = most({ kitchenKg: 0.4, fridgeKg: 0.6, kitchenBrought: [{ on: addDays(today, -1), kg: 0.9 }, { on: today, kg: 0.4 }] }); // prettier-ignore
+  expect(brought.first).toBeLessThanOrEqual(0.1 + 1e-6);
+});
+
+test("what waits today is what came in, day by day, less what the kitchen dealt with", () => {
+  const days = [today, addDays(today, 1)];
+  const ahead = (limits: Partial<HouseholdLimits>) => kitchenAhead(HouseholdLimits.parse(limits), days);
+  const on = (back: number, kg: number) => ({ on: addDays(today, -back), kg });
+  expect(ahead({})).toBeUndefined();
+  expect(ahead({ kitchenKg: 2 })).toEqual({ kitchenFree: [2, 2], fridge: { holds: 0, taken: 0 } });
+  // 5 kg three days ago: 3 wait, then 1; 3 yesterday: 2 wait; 2.5 today: the kitchen is taken, 2.5 wait.
+  const brought = [on(3, 5), on(1, 3), on(0, 2.5)];
+  expect(ahead({ kitchenKg: 2, fridgeKg: 4, kitchenBrought: brought })).toEqual({ kitchenFree: [0, 2], fridge: { holds: 4, taken: 2.5 } }); // prettier-ignore
+  // More than it holds is gone some other way.
+  expect(ahead({ kitchenKg: 1, fridgeKg: 2, kitchenBrought: [on(1, 9)] })!.fridge).toEqual({ holds: 2, taken: 2 });
 });
 
 test("garlic goes on the racks there are: as much as they hold, and none while other bulbs lie there", () => {

@@ -20,7 +20,7 @@ export { isThreat, type BedOdds, type Hazard, type HazardAct, type HazardKind, t
 export { hazardsAhead } from "./hazards-ahead";
 export { seasonLife, type SeasonLife } from "./season-life";
 export { LOOK_MINUTES, isLookTask, lookTaskId, looksAsked } from "./looks-due";
-export { HouseholdLimits, rackFor } from "./household-limits";
+export { HouseholdLimits, KITCHEN_LOOKS_BACK, isForKitchen, rackFor } from "./household-limits";
 export { type WantBlock, type WantedDay } from "./wanted-days";
 export { payingCovers, type PayingCover } from "./protections";
 export { type TaskProtection } from "./planting-offer";

@@ -77,12 +77,15 @@ const garden = (seed: number, plantings: number, horizon: number) => {
 
 test("more minutes, kilograms or space: what a plan can reach never falls, whatever the garden", () => {
   fc.assert(
-    fc.property(seeds, fc.constantFrom("minutes", "kitchen", "curing"), (seed, what) => {
+    fc.property(seeds, fc.constantFrom("minutes", "kitchen", "fridge", "curing"), (seed, what) => {
       const problem = garden(seed, 3, 4);
       const more: PlanProblem = {
         ...problem,
         ...(what === "minutes" && { minutesFree: problem.minutesFree.map((m) => 1.5 * m) }),
         ...(what === "kitchen" && { kitchenFree: problem.kitchenFree!.map((kg) => kg + 2) }),
+        ...(what === "fridge" && {
+          fridge: { holds: (problem.fridge?.holds ?? 0) + 1, taken: problem.fridge?.taken ?? 0 },
+        }),
         ...(what === "curing" && { curingFree: aSquareMore(problem.curingFree!) }),
       };
       const best = bestOfAll(problem);

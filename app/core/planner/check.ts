@@ -5,7 +5,7 @@ export type PlanCheck =
   | { status: "not allowed"; reasons: string[]; broken: PlanLimit[] };
 
 /** What a plan may break: limits of the household, or what a planting itself allows. */
-export type PlanLimit = "minutes" | "rounds" | "kitchen" | "curing" | "planting";
+export type PlanLimit = "minutes" | "rounds" | "kitchen" | "fridge" | "curing" | "planting";
 
 /**
  * Is this plan allowed, and what is it worth? Knows the problem only and shares nothing with the solver.
@@ -81,10 +81,16 @@ export function checkPlan(problem: PlanProblem, picks: Picks, ways: Ways = {}): 
     const rounds = bedsOn.slice(from, to + 1).filter((beds) => beds.size > 0).length;
     if (rounds > most) breaks("rounds", `${rounds} rounds from day ${from} to day ${to}, where ${most} are allowed`);
   }
-  kitchen.forEach((kg, t) => {
+  const { holds = 0, taken = 0 } = problem.fridge ?? {};
+  let waits = taken;
+  for (const t of dates) {
     const free = problem.kitchenFree?.[t] ?? Infinity;
-    if (kg > free + 1e-6) breaks("kitchen", `day ${t} brings ${kg.toFixed(1)} of ${free} kg to the kitchen`);
-  });
+    waits = Math.max(0, waits + kitchen[t]! - free);
+    if (waits <= holds + 1e-6) continue;
+    if (problem.fridge) breaks("fridge", `by the end of day ${t} ${waits.toFixed(1)} kg wait in a fridge of ${holds}`);
+    else breaks("kitchen", `day ${t} brings ${kitchen[t]!.toFixed(1)} of ${free} kg to the kitchen`);
+    waits = holds;
+  }
   curing.forEach((area, t) => {
     const racks = problem.curingFree ?? Infinity;
     const free = typeof racks === "number" ? racks : (racks[t] ?? 0);

@@ -11,11 +11,11 @@ export interface Loser {
   saver: Saver | null;
 }
 
-/** Minutes more on a day, one round more on it, or a limit less. */
+/** Minutes more on a day, one round more on it, a fridge twice as large, or a limit less. */
 export type Saver = { gain: number } & (
   | { help: "minutes"; day: number; extraMinutes: number }
   | { help: "round"; day: number }
-  | { help: "kitchen" | "racks" }
+  | { help: "fridge" | "kitchen" | "racks" }
 );
 
 /** Lost worth that is worth a sentence (the worth of 150 g of courgette): our judgement. */
@@ -44,7 +44,7 @@ function worthOf(problem: PlanProblem, { picks, ways }: Pick<Plan, "picks" | "wa
  * @returns losers, dearest first
  */
 export function losersOf(problem: PlanProblem, plan: Plan, budget: SolveBudget): Loser[] {
-  const { roundLimits: _, kitchenFree: __, curingFree: ___, ...unlimited } = problem;
+  const { roundLimits: _, kitchenFree: __, fridge: ___, curingFree: ____, ...unlimited } = problem;
   const freer = { ...unlimited, minutesFree: problem.minutesFree.map((m) => (m > 0 ? m + 24 * 60 : 0)) };
   const ideal = solvePlan(freer, budget);
   const losers = problem.tasks
@@ -91,10 +91,15 @@ function* helps(problem: PlanProblem, days: ReadonlySet<number>): Generator<Help
     const more = roundLimits.map((l) => (l.from <= day && day <= l.to ? { ...l, most: l.most + 1 } : l));
     yield { problem: { ...problem, roundLimits: more }, saver: { help: "round", day } };
   }
-  const { kitchenFree, curingFree, ...rest } = problem;
+  const { kitchenFree, fridge, curingFree, ...rest } = problem;
+  if (fridge)
+    yield { problem: { ...problem, fridge: { ...fridge, holds: 2 * fridge.holds } }, saver: { help: "fridge" } };
   if (kitchenFree) yield { problem: { ...rest, ...(curingFree !== undefined && { curingFree }) }, saver: { help: "kitchen" } }; // prettier-ignore
   if (curingFree !== undefined)
-    yield { problem: { ...rest, ...(kitchenFree && { kitchenFree }) }, saver: { help: "racks" } };
+    yield {
+      problem: { ...rest, ...(kitchenFree && { kitchenFree }), ...(fridge && { fridge }) },
+      saver: { help: "racks" },
+    };
 }
 
 /**

@@ -44,8 +44,8 @@ function makeWay(draft: Draft, i: number, order: readonly number[]): boolean {
   const { model } = draft;
   const H = model.horizon;
   const isPinned = (j: number) => (model.problem.tasks[j]!.pins?.length ?? 0) > 0;
-  return draft.insist(i, noPrices(H), 0, (t, cures) => {
-    const inTheWay = order.findLast((j) => j !== i && !isPinned(j) && draft.isUsed(j) && (cures ? draft.curesOn(j, t) : draft.isOn(j, t))); // prettier-ignore
+  return draft.insist(i, noPrices(H), 0, (t, by) => {
+    const inTheWay = order.findLast((j) => j !== i && !isPinned(j) && draft.isUsed(j) && draft.isInTheWay(j, t, by)); // prettier-ignore
     if (inTheWay === undefined) return false;
     draft.clear(inTheWay);
     return true;

@@ -1,4 +1,4 @@
-import { noPrices, type DayPrices, type Draft } from "./draft";
+import { noPrices, type DayPrices, type Draft, type MakesWay } from "./draft";
 import type { SeenPlans } from "./seen-plans";
 
 /** Plantings taken out at once, at most: what is put back is exact for each, not for all together. */
@@ -11,6 +11,9 @@ const INSISTING = 0.4;
 const OPENING = 0.5;
 /** Share of the other steps that move a whole round, where rounds are counted. */
 const MOVING = 0.25;
+/** Share of the other steps that take out what fills the kitchen over some days, where it has a fridge; days at most. */
+const STORING = 0.25;
+const SPAN = 7;
 /** Prices are scaled at random up to this. */
 const MOST_SHARE = 1.3;
 
@@ -179,12 +182,12 @@ export class Improver {
     const i = this.below(n);
     this.touch(i);
     this.outCount = 0;
-    const inTheWay = (t: number, cures: boolean): boolean => {
+    const inTheWay: MakesWay = (t, by) => {
       const from = this.below(n);
       for (let k = 0; k < n; k++) {
         const j = (from + k) % n;
         if (j === i || !draft.isUsed(j)) continue;
-        if (!(cures ? draft.curesOn(j, t) : draft.isOn(j, t))) continue;
+        if (!draft.isInTheWay(j, t, by)) continue;
         this.touch(j);
         draft.clear(j);
         this.out[this.outCount++] = j;
@@ -230,7 +233,11 @@ export class Improver {
     const most = Math.min(n, 2 + this.below(MOST_OUT - 1));
     this.outCount = 0;
     let shutDay = -1;
-    if (kind < 0.25) {
+    if (draft.model.fridge.holds > 0 && uniform() < STORING) {
+      const from = this.below(draft.model.horizon);
+      const to = from + 1 + this.below(SPAN);
+      this.takeWhere(most, (i) => draft.bringsWithin(i, from, to));
+    } else if (kind < 0.25) {
       this.takeWhere(most, (i) => draft.isOn(i, t));
       if (uniform() < 0.3) shutDay = t;
     } else if (kind < 0.45) {

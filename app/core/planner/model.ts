@@ -1,3 +1,4 @@
+import { KitchenStore } from "./kitchen-store";
 import type { PlanProblem, PlantingTask, TaskWay } from "./problem";
 
 /** What a planting offers in one way of treating it. */
@@ -36,6 +37,8 @@ export interface PlanModel {
   stake: Float64Array;
   minutesFree: Float64Array;
   kitchenFree: Float64Array;
+  /** Kg that can wait from one date to the next, and that wait before the first. */
+  fridge: { holds: number; taken: number };
   curingFree: Float64Array;
   /** Which limit on rounds day t falls under, −1 for none; and how many rounds each allows. */
   limitOf: Int32Array;
@@ -72,16 +75,19 @@ export function planModel(problem: PlanProblem): PlanModel {
     stake: Float64Array.from(tasks, (t) => t.worth.flat().reduce((a, b) => Math.max(a, b), 0)),
     minutesFree: Float64Array.from(problem.minutesFree),
     kitchenFree: Float64Array.from(dateFrom, (first) => problem.kitchenFree?.[first] ?? Infinity),
+    fridge: fridgeOf(problem),
     curingFree: curingFreeOf(problem, dateFrom),
     ...roundLimits(problem),
     isWalked: new Uint8Array(horizon),
     problem,
   };
+  const kitchen = new KitchenStore(model);
+  kitchen.reckon(model.kitchenFree);
   tasks.forEach((task, i) => {
     if (task.repeat && task.curing) throw new RangeError(`curing of ${task.id}: only what is taken once is cured`);
     if ([...(task.pins ?? []), ...(task.bans ?? [])].some((t) => t >= horizon)) throw new RangeError(`pins or bans of ${task.id}: beyond the last day`); // prettier-ignore
     model.ways[i] = model.ways[i]!.filter((way) => way.acts.every((act) => couldAct(model, act)));
-    for (const way of model.ways[i]!) shut(model, i, task, way);
+    for (const way of model.ways[i]!) shut(model, i, task, way, kitchen.room);
   });
   return model;
 }
@@ -120,6 +126,14 @@ function curingFreeOf({ days, curingFree = Infinity }: PlanProblem, dateFrom: In
   return Float64Array.from(dateFrom, (first) => curingFree[first]!);
 }
 
+/** @throws {RangeError} when more lies in the fridge than it holds, or there is one without a kitchen to empty it */
+function fridgeOf({ fridge, kitchenFree }: PlanProblem): PlanModel["fridge"] {
+  if (!fridge) return { holds: 0, taken: 0 };
+  if (!kitchenFree) throw new RangeError("fridge: no kitchenFree that empties it");
+  if (fridge.taken > fridge.holds) throw new RangeError("fridge: more lies in it than it holds");
+  return fridge;
+}
+
 /** @throws {RangeError} when the days run backwards */
 function datesOf(days: PlanProblem["days"]): Pick<PlanModel, "dateFrom" | "dateTo"> {
   if (days.some((day, t) => t > 0 && day < days[t - 1]!)) throw new RangeError("days: not in order");
@@ -153,14 +167,20 @@ function hasRacks({ horizon, area, cureTo, curingFree }: PlanModel, i: number, t
 }
 
 /** Shuts what is banned, what jumps over a pin, and what could not fit if it were the only pick of its day. */
-function shut(model: PlanModel, i: number, task: PlantingTask, { acts, minutes, kitchen, endWorth }: WayModel): void {
+function shut(
+  model: PlanModel,
+  i: number,
+  task: PlantingTask,
+  { acts, minutes, kitchen, endWorth }: WayModel,
+  kitchenRoom: Float64Array,
+): void {
   const { horizon: H, problem, limitOf, mostRounds, dateFrom, dateTo } = model;
   const overhead = problem.roundMinutes + problem.bedMinutes;
   for (let row = 0; row < model.rows[i]!; row++) {
     for (let t = row; t < H; t++) {
       const free = model.minutesFree[t]! - (acts.find((a) => a.day === t)?.minutes ?? 0);
       const walks = model.minutesFree[t]! > 0 && (limitOf[t]! < 0 || mostRounds[limitOf[t]!]! > 0);
-      const fits = walks && minutes[row * H + t]! + overhead <= free + 1e-9 && kitchen[row * H + t]! <= model.kitchenFree[t]! + 1e-9 && hasRacks(model, i, t); // prettier-ignore
+      const fits = walks && minutes[row * H + t]! + overhead <= free + 1e-9 && kitchen[row * H + t]! <= kitchenRoom[t]! + 1e-9 && hasRacks(model, i, t); // prettier-ignore
       const jumps = task.pins?.some((p) => (task.repeat ? dateFrom[p]! >= row && dateTo[p]! <= t : dateFrom[p] !== dateFrom[t])) ?? false; // prettier-ignore
       const isAgain = row > 0 && dateFrom[row - 1] === dateFrom[t];
       if (!fits || jumps || isAgain || task.bans?.includes(t)) minutes[row * H + t] = Infinity;

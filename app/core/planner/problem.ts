@@ -70,6 +70,11 @@ export const PlanProblem = z.object({
   bedCost: z.number().min(0),
   /** Kg that the kitchen can deal with each day, all rounds of a date together: the first entry counts; left out = no limit. */
   kitchenFree: z.array(z.number().min(0)).optional(),
+  /**
+   * Where what the kitchen has no time for on its date waits for the next that has: kg that it holds, and kg that lie in
+   * it when the first date begins. Left out = nothing waits.
+   */
+  fridge: z.object({ holds: z.number().min(0), taken: z.number().min(0) }).optional(),
   /** m² to cure on, any day or day by day, of a date the first entry; left out = no limit. */
   curingFree: z.union([z.number().min(0), z.array(z.number().min(0))]).optional(),
   /** In order, none over another; left out = no limit. */

@@ -155,6 +155,7 @@ export function pathWorth(alone: PlanModel, prices: DayPrices, link: Float64Arra
  * calls at a bed; any prices ≥ 0 give a valid upper bound.
  *
  * UB = Σ longest path of each planting against the prices + Σ curing prices · m²
+ *    + fridge · Σ max(0, fall of the kitchen's price to the next date)
  *    + Σ over days max(0, −round + price · (minutes − overhead) + price · kg + Σ over beds max(0, links − call));
  * of the days under a limit on rounds only the best ones count, as many as it allows.
  *
@@ -164,8 +165,8 @@ export function pathWorth(alone: PlanModel, prices: DayPrices, link: Float64Arra
  */
 export function relax(model: PlanModel, lowerBound: number, iterations: number, start?: RelaxStart): Relaxation {
   const { plantings: n, horizon: H, beds, bedOf, problem, minutesFree, kitchenFree, curingFree, dateFrom, dateTo } = model; // prettier-ignore
-  /** Rounds of one date share its kitchen: it is there whichever of them is walked. */
-  const isShared = Uint8Array.from(dateFrom, (first, t) => (dateTo[t]! - first > 1 ? 1 : 0));
+  /** The kitchen of a date with several rounds is there whichever of them is walked; with a fridge it is on any date. */
+  const isShared = Uint8Array.from(dateFrom, (first, t) => (model.fridge.holds > 0 || dateTo[t]! - first > 1 ? 1 : 0));
   const prices = start ? copyOf(start.from.prices) : noPrices(H);
   const link = priced(start ? start.from.link.slice() : new Float64Array(n * H), 1);
   const ways = model.ways.flat();
@@ -198,7 +199,8 @@ export function relax(model: PlanModel, lowerBound: number, iterations: number, 
     for (let t = 0; t < H; t++) {
       if (!isShared[t] || dateFrom[t] !== t || kitchenFree[t] === Infinity) continue;
       bound += prices.kitchen[t]! * kitchenFree[t]!;
-      kitchen.over[t] = -kitchenFree[t]!;
+      kitchen.over[t]! -= kitchenFree[t]!;
+      bound += model.fridge.holds > 0 ? fridgeWorth(model, t, prices.kitchen, kitchen.over) : 0;
     }
     for (let i = 0; i < n; i++) {
       for (let t = 0; t < H; t++) linksAt[bedOf[i]! * H + t]! += link.price[i * H + t]!;
@@ -256,6 +258,26 @@ export function relax(model: PlanModel, lowerBound: number, iterations: number, 
     if (best.upperBound <= lowerBound || !ascent.move(bound, isBetter, lowerBound)) break;
   }
   return best;
+}
+
+/**
+ * What the fridge is worth at the end of the date that begins with day t: full where the kitchen is dearer now than on the
+ * next date, empty otherwise. What waits comes off the first and onto the second, in `over`.
+ */
+function fridgeWorth(
+  { fridge, dateTo, horizon }: PlanModel,
+  t: number,
+  price: Float64Array,
+  over: Float64Array,
+): number {
+  const next = dateTo[t]!;
+  const later = next < horizon ? price[next]! : 0;
+  const before = t === 0 ? price[0]! * fridge.taken : 0;
+  if (t === 0) over[0]! += fridge.taken;
+  if (price[t]! <= later) return -before;
+  over[t]! -= fridge.holds;
+  if (next < horizon) over[next]! += fridge.holds;
+  return fridge.holds * (price[t]! - later) - before;
 }
 
 /** Days whose round pays at these prices; under a limit on rounds the best of them. */

@@ -13,7 +13,10 @@ export function insertGarden(db: Db, row: Omit<typeof garden.$inferInsert, "id">
   db.insert(garden).values({ id: 1, ...row }).run(); // prettier-ignore
 }
 
-export function setHouseholdLimits(db: Db, limits: Pick<GardenRow, "roundsAWeek" | "kitchenKg" | "racksM2">): void {
+export function setHouseholdLimits(
+  db: Db,
+  limits: Pick<GardenRow, "roundsAWeek" | "kitchenKg" | "fridgeKg" | "racksM2">,
+): void {
   db.update(garden).set(limits).where(eq(garden.id, 1)).run();
 }
 

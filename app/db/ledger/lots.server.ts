@@ -1,5 +1,5 @@
 import { groupBy } from "es-toolkit";
-import { and, asc, desc, eq, inArray, isNull, sql } from "drizzle-orm";
+import { and, asc, desc, eq, gte, inArray, isNull, sql, type SQL } from "drizzle-orm";
 import { HARVEST_KINDS, type Movement } from "~/core/ledger";
 import type { Db } from "../db.server";
 import {
@@ -40,7 +40,17 @@ export function lotsOfPicks(db: Db, pickIds: readonly string[]): LotRow[] {
 const lotIdsOf = (db: Db, pickIds: readonly string[]) => db.select({ id: lot.id }).from(lot).where(inArray(lot.pickId, [...pickIds])); // prettier-ignore
 
 /** Lots that are out to cure, with what is in them now. */
-export function curingLots(db: Db) {
+export const curingLots = (db: Db) => lotsWhere(db, eq(lot.fate, "cure"));
+
+/** Fates that give the kitchen work in the days after the pick. */
+const FOR_KITCHEN = ["eat now", "store", "preserve"] as const;
+
+/** What was picked for the kitchen since a day: as it came in, whatever became of it. */
+export const kitchenLots = (db: Db, since: string) =>
+  lotsWhere(db, and(inArray(lot.fate, FOR_KITCHEN), inArray(movement.kind, HARVEST_KINDS), gte(pick.pickedOn, since)));
+
+/** Lots with their crop, the day of their pick and what their movements come to. */
+function lotsWhere(db: Db, which: SQL | undefined) {
   return db
     .select({
       cropId: planting.cropId,
@@ -53,7 +63,7 @@ export function curingLots(db: Db) {
     .innerJoin(season, eq(pick.seasonId, season.id))
     .innerJoin(planting, eq(season.plantingId, planting.id))
     .innerJoin(movement, eq(movement.lotId, lot.id))
-    .where(and(eq(lot.fate, "cure"), isNull(pick.withdrawnAt)))
+    .where(and(which, isNull(pick.withdrawnAt)))
     .groupBy(lot.id)
     .all();
 }

@@ -15,6 +15,8 @@ export const garden = sqliteTable("garden", {
   roundsAWeek: integer(),
   /** What does not keep, kg that the kitchen can deal with in a day; empty: all of it. */
   kitchenKg: real(),
+  /** What of it can wait, kg that fridge and cool larder hold; empty: nothing. */
+  fridgeKg: real(),
   /** Racks to cure and dry on, m²; empty: enough. */
   racksM2: real("racks_m2"),
   /** Set in the demo only: its clock stands until it is stepped. */

@@ -1,7 +1,14 @@
 import { groupBy } from "es-toolkit";
 import { addDays, localMoment, type IsoDay } from "~/core/calendar";
 import type { Catalogue, Crop } from "~/core/crops";
-import { rackFor, type GardenState, type HouseholdLimits, type PlantingState } from "~/core/garden";
+import {
+  KITCHEN_LOOKS_BACK,
+  isForKitchen,
+  rackFor,
+  type GardenState,
+  type HouseholdLimits,
+  type PlantingState,
+} from "~/core/garden";
 import { ROUND_LOOK } from "~/core/readiness";
 import { growingYear, startOf } from "~/core/seasons";
 import type { Db } from "~/db/client.server";
@@ -11,7 +18,7 @@ import { allPlantings, type PlantingRow } from "~/db/beds/plantings.server";
 import { openSeasons, type SeasonRow } from "~/db/beds/seasons.server";
 import { standingTreatments } from "~/db/beds/treatments.server";
 import { wantedFrom } from "~/db/beds/wanted-days.server";
-import { curingLots } from "~/db/ledger/lots.server";
+import { curingLots, kitchenLots } from "~/db/ledger/lots.server";
 import { openPicks, pickedBySeason } from "~/db/ledger/picks.server";
 import { openCounts, openLooks, type LookRow } from "~/db/looks/looks.server";
 import { allSchoolChoices, allVarieties } from "~/db/notes/household.server";
@@ -58,7 +65,7 @@ export function gardenState(db: Db, row: GardenRow, today: IsoDay): GardenState 
 
 /** What the household can, less what lies on its racks: until it has cured, or somebody moves it. */
 function limitsOf(db: Db, row: GardenRow, crops: Catalogue, today: IsoDay): HouseholdLimits {
-  const { roundsAWeek, kitchenKg, racksM2 } = row;
+  const { roundsAWeek, kitchenKg, fridgeKg, racksM2 } = row;
   const lying = racksM2 === null ? [] : curingLots(db);
   const racksTaken = lying.flatMap(({ cropId, pickedOn, grams, pieces }) => {
     const crop = crops.find((c) => c.id === cropId);
@@ -67,7 +74,13 @@ function limitsOf(db: Db, row: GardenRow, crops: Catalogue, today: IsoDay): Hous
     const m2 = rackFor(crop, grams > 0 ? grams / crop.pieceGrams.value : pieces);
     return [{ until: done > today ? done : addDays(today, 1), m2 }];
   });
-  return { roundsAWeek, kitchenKg, racksM2, racksTaken };
+  const fresh = kitchenKg === null ? [] : kitchenLots(db, addDays(today, -KITCHEN_LOOKS_BACK));
+  const kitchenBrought = fresh.flatMap(({ cropId, pickedOn, grams, pieces }) => {
+    const crop = crops.find((c) => c.id === cropId);
+    if (!crop || !isForKitchen(crop)) return [];
+    return [{ on: pickedOn, kg: Math.max(0, grams || pieces * crop.pieceGrams.value) / 1000 }];
+  });
+  return { roundsAWeek, kitchenKg, fridgeKg, kitchenBrought, racksM2, racksTaken };
 }
 
 function plantingStates(db: Db, row: GardenRow, crops: Catalogue, today: IsoDay): PlantingState[] {

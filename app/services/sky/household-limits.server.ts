@@ -12,6 +12,7 @@ const ROUNDS = "Whole rounds, 1 to 7, or left empty.";
 export const LimitsForm = z.object({
   roundsAWeek: z.union([z.literal("").transform(() => null), z.coerce.number(ROUNDS).int(ROUNDS).min(1, ROUNDS).max(7, ROUNDS)], ROUNDS), // prettier-ignore
   kitchen: typed,
+  fridge: typed,
   racks: typed,
 });
 
@@ -27,11 +28,14 @@ export function setLimits(
     const value = Number(dataNumber(text.replace(",", "."), unit, unitSystem));
     return Number.isFinite(value) && value > 0 && value <= 500 ? value : undefined;
   };
-  const kitchenKg = read(form.kitchen, "kg");
-  const racksM2 = read(form.racks, "m²");
+  const [kitchenKg, fridgeKg, racksM2] = [read(form.kitchen, "kg"), read(form.fridge, "kg"), read(form.racks, "m²")];
   const wrong = "A number above zero and below 500, or left empty.";
-  if (kitchenKg === undefined || racksM2 === undefined)
-    return { status: "refused", errors: { ...(kitchenKg === undefined && { kitchen: wrong }), ...(racksM2 === undefined && { racks: wrong }) } }; // prettier-ignore
-  setHouseholdLimits(db, { roundsAWeek: form.roundsAWeek, kitchenKg, racksM2 });
+  if (kitchenKg === undefined || fridgeKg === undefined || racksM2 === undefined) {
+    const errors = { ...(kitchenKg === undefined && { kitchen: wrong }), ...(fridgeKg === undefined && { fridge: wrong }), ...(racksM2 === undefined && { racks: wrong }) }; // prettier-ignore
+    return { status: "refused", errors };
+  }
+  if (fridgeKg !== null && kitchenKg === null)
+    return { status: "refused", errors: { kitchen: "How much the kitchen deals with in a day: the fridge empties by it." } }; // prettier-ignore
+  setHouseholdLimits(db, { roundsAWeek: form.roundsAWeek, kitchenKg, fridgeKg, racksM2 });
   return { status: "saved" };
 }

@@ -24,6 +24,13 @@ export function Limits({ view: { limits } }: { view: SkyView }) {
           >
             {(ids) => <TextInput {...ids} name="kitchen" inputMode="decimal" defaultValue={limits.kitchen.value} />}
           </Field>
+          <Field
+            label="In the fridge"
+            help={`${limits.fridge.unit} of it that can wait for the next days`}
+            error={errors.fridge}
+          >
+            {(ids) => <TextInput {...ids} name="fridge" inputMode="decimal" defaultValue={limits.fridge.value} />}
+          </Field>
           <Field label="Racks to cure on" help={`${limits.racks.unit} in all`} error={errors.racks}>
             {(ids) => <TextInput {...ids} name="racks" inputMode="decimal" defaultValue={limits.racks.value} />}
           </Field>
@@ -31,7 +38,7 @@ export function Limits({ view: { limits } }: { view: SkyView }) {
         <Action name="intent" value="save limits" marginTop="8px">
           Save the limits
         </Action>
-        <Answer answer={answer} shown={["roundsAWeek", "kitchen", "racks"]} />
+        <Answer answer={answer} shown={["roundsAWeek", "kitchen", "fridge", "racks"]} />
       </Form>
     </Card>
   );

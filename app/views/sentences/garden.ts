@@ -84,7 +84,12 @@ function isSeen({ outlook }: Planned, id: string): boolean {
   return planting !== undefined && planting.looks.length + planting.counts.length + planting.picks.length > 0;
 }
 
-const WANTS = { round: "to the rounds you set", kitchen: "to the kitchen’s limit", racks: "for want of racks" };
+const WANTS = {
+  round: "to the rounds you set",
+  kitchen: "to the kitchen’s limit",
+  fridge: "for want of room in the fridge",
+  racks: "for want of racks",
+};
 
 function saverWords(saver: Saver, today: string): string {
   switch (saver.help) {
@@ -94,6 +99,8 @@ function saverWords(saver: Saver, today: string): string {
       return `One more round ${sayDay(addDays(today, saver.day), today)}`;
     case "kitchen":
       return "More hands in the kitchen";
+    case "fridge":
+      return "A fridge of twice the room";
     case "racks":
       return "More racks to cure on";
   }

@@ -12,6 +12,7 @@ const BLOCKS: Record<WantBlock, string> = {
   minutes: "the minutes of that day are too few for it and what else is asked for",
   rounds: "the rounds that you set for the week are used up",
   kitchen: "the kitchen cannot deal with more that day",
+  fridge: "the fridge is full by then",
   curing: "the racks are full then",
 };
 

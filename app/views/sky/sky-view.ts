@@ -21,7 +21,7 @@ export interface SkyRecord {
   trips: readonly TripTold[];
   busy: readonly { name: string; fromAt: string; toAt: string }[];
   rules: HandsRules;
-  limits: { roundsAWeek: number | null; kitchenKg: number | null; racksM2: number | null };
+  limits: { roundsAWeek: number | null; kitchenKg: number | null; fridgeKg: number | null; racksM2: number | null };
   helpers: readonly (HandsRules["helpers"][number] & { id: string })[];
   /** Days with minutes of their own. */
   ownDays: ReadonlySet<IsoDay>;
@@ -74,12 +74,12 @@ export function skyView(planned: Planned, told: SkyRecord, shownDay: string | nu
 }
 
 /** The household's limits as it writes them; empty where there is none. */
-function limitsView({ roundsAWeek, kitchenKg, racksM2 }: SkyRecord["limits"], units: UnitSystem) {
+function limitsView({ roundsAWeek, kitchenKg, fridgeKg, racksM2 }: SkyRecord["limits"], units: UnitSystem) {
   const written = (value: number | null, unit: string) => ({
     value: value === null ? "" : String(householdNumber(value, unit, units).value),
     unit: householdNumber(0, unit, units).unit,
   });
-  return { roundsAWeek: roundsAWeek === null ? "" : String(roundsAWeek), kitchen: written(kitchenKg, "kg"), racks: written(racksM2, "m²") }; // prettier-ignore
+  return { roundsAWeek: roundsAWeek === null ? "" : String(roundsAWeek), kitchen: written(kitchenKg, "kg"), fridge: written(fridgeKg, "kg"), racks: written(racksM2, "m²") }; // prettier-ignore
 }
 
 /** Trips that are not over, those that are next first. */

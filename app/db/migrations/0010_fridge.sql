@@ -1,0 +1,1 @@
+ALTER TABLE `garden` ADD `fridge_kg` real;
