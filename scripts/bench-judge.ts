@@ -239,7 +239,7 @@ function timed(n: number, normal: ClimateNormals): number {
     return { c, dev, looks, today };
   });
   const handsFree = new Array<boolean>(14).fill(true);
-  const survival = { sound: new Float64Array(14).fill(1), threats: [] };
+  const survival = { sound: new Float64Array(14).fill(1), bears: new Float64Array(14).fill(1), threats: [] };
   const rain = { soakedDaysAgo: null, dryRun: new Array<number>(14).fill(7) };
   let best = Infinity;
   for (let run = 0; run < 25; run++) {

@@ -46,7 +46,7 @@ export function shareErrors(c: TruthCase, today: IsoDay, seed: number): { now: n
       dev: known,
       assessment: assess(c.crop, known, looks, day),
       today: day,
-      survival: { sound: new Float64Array(14).fill(1), threats: [] },
+      survival: { sound: new Float64Array(14).fill(1), bears: new Float64Array(14).fill(1), threats: [] },
       rain: { soakedDaysAgo: null, dryRun: new Array<number>(14).fill(7) },
       handsFree: new Array<boolean>(14).fill(true),
       packetHighDays: c.packet.high,

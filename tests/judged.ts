@@ -77,7 +77,7 @@ function judgementOf(s: Situation) {
     dev,
     assessment: assess(crop, dev, s.looks ?? [], today),
     today,
-    survival: { sound, threats },
+    survival: { sound, bears: sound, threats },
     rain: { soakedDaysAgo: s.soakedDaysAgo ?? null, dryRun: s.dryRun ?? DRY.dryRun },
     handsFree: s.free ?? new Array<boolean>(HORIZON).fill(true),
     // Nobody there means a trip, unless told otherwise.

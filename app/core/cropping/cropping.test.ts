@@ -94,7 +94,13 @@ test("shares of worth rise to the peak and fall from it, for every crop", () => 
 const normals = roughNormals(50);
 const track = skyTrack([], [], normals, addDays(today, -40), today, addDays(today, 30));
 /** In full bearing since the middle of July. */
-const offerOf = (id: string, plants: number, since: string | null, begun = 1) =>
+const offerOf = (
+  id: string,
+  plants: number,
+  since: string | null,
+  begun = 1,
+  kept: { sound?: Float64Array; bears?: Float64Array } = {},
+) =>
   repeatOffer(
     crop(id),
     track,
@@ -105,8 +111,31 @@ const offerOf = (id: string, plants: number, since: string | null, begun = 1) =>
       extraC: 0,
       horizon: 14,
     }),
-    { since, sound: sound(14), primeDays: crop(id).windowDays.value },
+    { since, sound: sound(14), bears: sound(14), ...kept, primeDays: crop(id).windowDays.value },
   );
+
+/** 1 up to a day, a share from the next one on. */
+const fallsAfter = (day: number, share: number) => Float64Array.from({ length: 14 }, (_, n) => (n <= day ? 1 : share));
+
+test("hail spoils what hangs on the plant, and what comes after is sound; a frost sets the plant back as well", () => {
+  const fair = offerOf("courgette", 4, today);
+  const hail = offerOf("courgette", 4, today, 1, { sound: fallsAfter(4, 0.5) });
+  const frost = offerOf("courgette", 4, today, 1, { sound: fallsAfter(4, 0.5), bears: fallsAfter(4, 0.5) });
+  // Picked on the evening before, nothing is lost; picked on the day after, half of what hung on it.
+  expect(hail.pieces[0]![4]).toBeCloseTo(fair.pieces[0]![4]!, 9);
+  expect(hail.pieces[0]![5]).toBeCloseTo(0.5 * fair.pieces[0]![4]! + (fair.pieces[0]![5]! - fair.pieces[0]![4]!), 9);
+  // After a pick just ahead of it, hail leaves all that comes, and a frost half of it.
+  expect(hail.pieces[5]![9]).toBeCloseTo(fair.pieces[5]![9]!, 9);
+  expect(frost.pieces[5]![9]).toBeCloseTo(0.5 * fair.pieces[5]![9]!, 9);
+  expect(frost.clear).toEqual(fair.clear);
+  expect(fair.clear).toEqual(fair.worth[0]);
+});
+
+test("a plant that the frost kills bears nothing after it", () => {
+  const dead = offerOf("courgette", 4, today, 1, { sound: fallsAfter(4, 0), bears: fallsAfter(4, 0) });
+  expect(dead.pieces[0]![5]).toBe(0);
+  expect(dead.pieces[5]!.slice(5)).toEqual(new Array(9).fill(0));
+});
 
 test("twice the plants give twice the crop", () => {
   const one = offerOf("courgette", 2, today);

@@ -105,12 +105,13 @@ export function inRounds(
   };
 }
 
-/** The covers of all plantings, laid in the last round of their evenings. */
+/** The ways that all plantings may be treated in, their acts done in the last round of their days. */
 export function protectionsIn(rounds: readonly DayRound[], plantings: readonly PlantingOutlook[]): TaskProtection[] {
   const spread = new Spread(rounds);
   return plantings.flatMap((p) =>
-    (p.protections ?? []).map(({ taskId, way }) => ({
-      taskId,
+    (p.protections ?? []).map(({ way, ...protection }) => ({
+      ...protection,
+      doneOn: protection.doneOn.map((day) => spread.last[day]!),
       way: { ...spread.tables(way, p), acts: way.acts.map((act) => ({ ...act, day: spread.last[act.day]! })) },
     })),
   );

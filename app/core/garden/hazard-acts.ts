@@ -69,6 +69,7 @@ export function coverActs(
       act: "cover",
       bedId: b.bedId,
       evening,
+      nights: 1,
       ...odds,
     }));
   // Pots are brought in without a cover to find: they are named beside the beds.
@@ -83,7 +84,7 @@ export function stormActs(outlook: GardenOutlook, storm: StormDay, touched: read
   const open = outlook.plantings.filter((p) => BED_CLIMATES[p.bed.kind].dayC < 3);
   const tall = open.filter((p) => ["ear", "tree fruit"].includes(p.crop.group) || /tomato|bean_(pole|runner)/.test(p.crop.id)); // prettier-ignore
   if (storm.gustOdds >= 0.3 && tall.length > 0) acts.push({ act: "tie in", of: idsOf(tall) });
-  if (storm.hailOdds >= 0.15 && touched.length > 0) acts.push({ act: "net" });
+  if (storm.hailOdds >= 0.15) acts.push(...shieldActs(outlook, touched, "net", [storm.day], storm.hailOdds));
   if (storm.soakOdds < 0.3) return acts;
   const curing = open.filter((p) => p.crop.dryDays && p.judgement.odds.prime >= 0.3);
   if (curing.length > 0) acts.push({ act: "lift", of: idsOf(curing) });
@@ -93,13 +94,40 @@ export function stormActs(outlook: GardenOutlook, storm: StormDay, touched: read
   return acts;
 }
 
-/** Against heat: heads and leaf first, water for the rest. */
-export function heatActs(outlook: GardenOutlook, touched: readonly Touched[]): HazardAct[] {
-  const hit = plantingsOf(outlook, touched);
+/** A net or shade cloth over the beds of what is touched, put up once for all days: it changes what comes through, not the odds. */
+function shieldActs(
+  outlook: GardenOutlook,
+  touched: readonly Touched[],
+  cover: "net" | "shade",
+  days: readonly IsoDay[],
+  odds: number,
+): HazardAct[] {
+  const beds = new Set(plantingsOf(outlook, touched).filter((p) => COVERABLE.includes(p.bed.kind)).map((p) => p.bed.id)); // prettier-ignore
+  const isOn = (bedId: string) => outlook.covers.some((c) => c.bedId === bedId && c.evening === days[0] && c.cover === cover); // prettier-ignore
+  // What it holds back may leave nothing that is touched: a bed under it is named still.
+  for (const { bed } of outlook.plantings) if (isOn(bed.id)) beds.add(bed.id);
+  return [...beds].slice(0, MOST_COVERS).map((bedId) => ({
+    act: "cover",
+    bedId,
+    evening: days[0]!,
+    nights: days.length,
+    cover,
+    covered: isOn(bedId),
+    bareOdds: odds,
+    underOdds: odds,
+  }));
+}
+
+/**
+ * Against heat: heads and leaf first, water for the rest.
+ *
+ * @param spell - its days
+ */
+export function heatActs(outlook: GardenOutlook, touched: readonly Touched[], spell: readonly IsoDay[]): HazardAct[] {
   const pots = outlook.plantings.some((p) => p.bed.kind === "container");
   return [
     ...pickAct(touched),
-    ...(hit.length > 0 ? [{ act: "shade" as const, of: idsOf(hit) }] : []),
+    ...shieldActs(outlook, touched, "shade", spell, 1),
     { act: "water", against: "heat", pots },
     { act: "pick cool" },
   ];

@@ -56,7 +56,9 @@ export type HazardAct =
   | {
       act: "cover";
       bedId: string;
+      /** And the days and nights that follow it, so many in all. */
       evening: IsoDay;
+      nights: number;
       cover: CoverKind;
       covered: boolean;
       bareOdds: number;
@@ -64,10 +66,8 @@ export type HazardAct =
     }
   | { act: "mulch" }
   | { act: "water"; against: "frost" | "heat"; pots: boolean }
-  | { act: "net" }
   | { act: "tie in"; of: string[] }
   | { act: "lift"; of: string[] }
-  | { act: "shade"; of: string[] }
   | { act: "stop" }
   | { act: "wait"; of: string[]; dryDays: number }
   | { act: "taste" }

@@ -164,7 +164,7 @@ function heats(outlook: GardenOutlook, picks: Picks): Hazard[] {
       shut: spell.some((t) => t.hotSlots.length > 0),
       beds: [],
       touched,
-      acts: heatActs(outlook, touched),
+      acts: heatActs(outlook, touched, days.slice(first, last + 1)),
     },
   ];
 }

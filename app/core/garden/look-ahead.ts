@@ -14,6 +14,7 @@ import { withLook } from "./looks-due";
 import { inRounds, roundsAhead, type DayRound } from "./day-rounds";
 import { planProblem } from "./plan-problem";
 import { withProtections } from "./protections";
+import { withStrip } from "./strips";
 import { withWanted, type WantedDay } from "./wanted-days";
 import { yieldLearnerOf } from "./season-yields";
 import { plantingOutlook, type PlantingOutlook, type PlantingSetting } from "./planting-outlook";
@@ -87,7 +88,7 @@ export function lookAhead(
     return keptOutlook(kept, key, planting, crop, terms, () => {
       const setting: PlantingSetting = { ...around, bears, learnt: learner(crop.id, planting.variety) };
       const under = (nights: CoverNight[]) => asTheHouseholdWants(plantingOutlook(planting, { ...setting, covers: [...around.covers, ...nights] }, sky, terms), limits, sky.days); // prettier-ignore
-      return withLook(withProtections(under([]), under, sky, terms), terms);
+      return withLook(withStrip(withProtections(under([]), under, sky, terms), sky, terms), terms);
     });
   });
   for (const id of kept.plantings.keys()) if (!garden.plantings.some((p) => p.id === id)) kept.plantings.delete(id);

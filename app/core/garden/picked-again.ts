@@ -1,6 +1,7 @@
 import { addDays } from "../calendar";
-import { repeatOffer } from "../cropping";
+import { greenPieces, repeatOffer } from "../cropping";
 import { plantsOf, standSpread } from "../life";
+import { trackIndex } from "../weather";
 import { apartTasks } from "./apart-tasks";
 import { lastFullPick } from "./bearing-seen";
 import { minutesFor, roomFor } from "./pick-effort";
@@ -18,6 +19,7 @@ export function pickedAgain(terms: TakingTerms, { ripe, rate }: PlantingRipens):
   const offer = repeatOffer(crop, sky.track, ripe, {
     since: full && addDays(full, 1),
     sound: risk.sound,
+    bears: risk.bears,
     primeDays: crop.windowDays.value,
   });
   const room = roomFor(crop, terms.terms);
@@ -25,15 +27,18 @@ export function pickedAgain(terms: TakingTerms, { ripe, rate }: PlantingRipens):
   const fits = (pieces: number, t: number) => (pieces > 0 ? Math.min(1, room[t]! / pieces) : 1);
   const keptOf = (taken: number) => taken + REST * (1 - taken);
   const soonest = crop.again?.low ?? 2;
+  const greenDays = crop.indoors?.fromGreenDays;
   const top = Math.max(1e-9, ...offer.worth[0]!);
   const pieces = offer.pieces.map((r) => r.map((n, t) => n * fits(n, t)));
   const net = (worth: number, n: number) => worth - EFFORT_PER_MINUTE * minutesFor(crop, n);
   return {
     rate,
+    ...(greenDays !== undefined && { green: greenPieces(ripe, trackIndex(sky.track, sky.today) - ripe.first, risk.sound, greenDays) }), // prettier-ignore
     doubt: Math.hypot(rate.logSpread, 0.15, rate.seen > 0 ? 0 : standSpread(planting)),
     worth: offer.worth[0]!,
     pieces: pieces[0]!,
     ridge: offer.worth[0]!.map((w) => Math.max(0, w) / top),
+    clear: offer.clear.map((w) => Math.min(1, Math.max(0, w) / top)),
     parts: [
       {
         pieces,

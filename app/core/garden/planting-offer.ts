@@ -15,26 +15,37 @@ export interface TaskPart {
   pieces: number[][];
 }
 
-/** Another way to treat a task of the plan: under a cover, say. */
+/** Another way to treat a task of the plan: under a cover, or stripped before a frost. */
 export interface TaskProtection {
   taskId: string;
   way: TaskWay;
+  /** When it is done, and the minutes that it takes of the whole planting. */
+  doneOn: number[];
+  minutes: number;
 }
 
 /** What a pick of the planting brings, day by day and row by row. */
 export interface PlantingOffer {
   /** Worth of a pick on each day of the horizon as a share of the best, 0 to 1. */
   ridge: number[];
+  /** The same if nothing ahead took anything. */
+  clear: number[];
   /** The same in kilograms of courgette. */
   worth: number[];
   /** Pieces a first pick on each day would bring. */
   pieces: number[];
   parts: TaskPart[];
+  /** Pieces of use that are not ripe, and ripen indoors, on each day; left out where none do. */
+  green?: number[];
   /** What picks and counts say of how freely it bears; undefined for a crop taken as a whole. */
   rate: SettingRate | undefined;
   /** Standard deviation of the logarithm of the amounts told. */
   doubt: number;
 }
+
+/** Ways that a planting may be treated in. */
+export const PROTECTION_WAYS = ["covered", "netted", "shaded", "stripped"] as const;
+export type ProtectionWay = (typeof PROTECTION_WAYS)[number];
 
 export interface OfferTerms {
   planting: PlantingState;

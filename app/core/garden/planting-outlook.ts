@@ -1,7 +1,7 @@
 import { addDays, daysBetween, type IsoDay } from "../calendar";
 import { leafOffer, type LeafOffer, type YieldPrior } from "../cropping";
 import { ofVariety, takenAs, type Crop, type Variety } from "../crops";
-import { BED_CLIMATES, coverGainOf, pickBan, survival, type CoverNight, type PickBan, type Survival } from "../hazards";
+import { BED_CLIMATES, pickBan, shieldOf, survival, type CoverNight, type PickBan, type Survival } from "../hazards";
 import type { Slot } from "../hands";
 import { heatNeed, nextCropOf, plantsOf, spanOf, type HeatNeed } from "../life";
 import {
@@ -107,7 +107,7 @@ export function plantingOutlook(
     nearlyOn: (n) => 1 - oddsOn(assessment.stages, addDays(today, n))["not yet"],
     ageOn: (n) => ageOn(crop, dev, assessment.belief.posterior, addDays(today, n)),
     soil,
-    coverGainC: coverGainOf(setting.covers, bed.id),
+    shield: shieldOf(setting.covers, bed.id),
   });
   const ban = pickBan(planting.treatments, today);
   const bans = bansOf(crop, planting, terms, soil, risk, planting.leavesWet);

@@ -30,6 +30,7 @@ export function takenAsWhole(terms: TakingTerms): PlantingOffer {
     worth: offer.worth,
     pieces: offer.pieces,
     ridge: offer.worth.map((w) => w / best),
+    clear: offer.worth.map((w, n) => Math.min(1, w / best / Math.max(0.02, risk.sound[n]!))),
     parts: [
       ...partsOf(terms, left).map((part, k) => taskOf(terms, part, k, offer, left)),
       ...apartTasks(terms, standing),

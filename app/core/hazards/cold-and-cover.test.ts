@@ -35,14 +35,13 @@ test("a cover takes its gain off the odds for its own night and bed only", () =>
   expect(covered[2]!.bedMinC).toBeCloseTo(bare[2]!.bedMinC + 2, 9);
   expect(covered[2]!.odds).toBeLessThan(0.4 * bare[2]!.odds);
   for (const n of [0, 1, 3, 4]) expect(covered[n]).toEqual(bare[n]);
-  const gains = Object.values(COVERS).map((c) => c.gainC);
-  expect(Math.min(...gains)).toBeGreaterThan(0);
+  for (const { gainC, hail, heat } of Object.values(COVERS)) expect(gainC + hail + heat).toBeGreaterThan(0);
 });
 
 test("covered beans outlive a light frost that takes bare ones", () => {
   const frost = sky((n) => (n === 3 ? { minC: -1 } : {}));
   const bare = survival(crop("bean_bush"), frost, "open", 8);
-  const covered = survival(crop("bean_bush"), frost, "open", 8, { coverGainC: () => COVERS["double fleece"].gainC });
+  const covered = survival(crop("bean_bush"), frost, "open", 8, { shield: () => COVERS["double fleece"] });
   expect(bare.sound[4]!).toBeLessThan(0.5);
   expect(covered.sound[4]!).toBeGreaterThan(0.85);
 });

@@ -1,5 +1,5 @@
 export { BED_CLIMATES, BED_KINDS, BedKind, bedMinimum } from "./bed-climate";
-export { COVERS, COVER_KINDS, CoverKind, CoverNight, coverGainOf, usualCover } from "./cover";
+export { COVERS, COVER_KINDS, CoverKind, CoverNight, coverGainOf, shieldOf, usualCover, type Shield } from "./cover";
 export { FREEZE_CLASSES, nightOddsBelow, type NightOdds } from "./frost";
 export { frozenOdds, isDug, liesInTheGround, soilOddsBelow } from "./ground";
 export { GUST_KMH, HEAT_C, SOAK_MM, stormOdds, type StormDay } from "./storm";

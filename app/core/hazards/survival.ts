@@ -3,6 +3,7 @@ import type { ColdLimit, Crop } from "../crops";
 import { normalCdf } from "../statistics";
 import { trackIndex, type SkyTrack, type SoilDay } from "../weather";
 import { BED_CLIMATES, type BedKind } from "./bed-climate";
+import type { Shield } from "./cover";
 import { nightOddsBelow } from "./frost";
 import { liesInTheGround, soilOddsBelow } from "./ground";
 import { stormOdds } from "./storm";
@@ -29,6 +30,11 @@ export interface Threat {
 export interface Survival {
   /** Expected share of the crop still sound on each day from today, 1 today, falling. */
   sound: Float64Array;
+  /**
+   * Expected share of its bearing that the plant still has: cold sets it back for good, while gusts, rain, hail and heat
+   * spoil what hangs on it, and what comes after is sound again.
+   */
+  bears: Float64Array;
   threats: Threat[];
 }
 
@@ -38,11 +44,13 @@ export interface SurvivalTerms {
   nearlyOn?: (n: number) => number;
   /** What a night takes of the plant on day n; left out: the part that is picked. */
   ageOn?: (n: number) => ColdAge;
-  /** What a cover holds back on an evening, °C. */
-  coverGainC?: (evening: IsoDay) => number;
+  /** What covers hold back on a day and in the night after it. */
+  shield?: (day: IsoDay) => Shield;
   /** Soil of the bed a hand deep, by day; needed for roots that chill. */
   soil?: readonly SoilDay[];
 }
+
+const BARE: Shield = { gainC: 0, hail: 0, heat: 0 };
 
 /** A threat is told from this expected loss on: our judgement. */
 const WORTH_TELLING = 0.12;
@@ -121,13 +129,14 @@ export function survival(
   track: SkyTrack,
   kind: BedKind,
   days: number,
-  { nearlyOn = () => 1, ageOn = () => "part", coverGainC = () => 0, soil = [] }: SurvivalTerms = {},
+  { nearlyOn = () => 1, ageOn = () => "part", shield = () => BARE, soil = [] }: SurvivalTerms = {},
 ): Survival {
   const sound = new Float64Array(days).fill(1);
+  const bears = new Float64Array(days).fill(1);
   const threats: Threat[] = [];
   const today = trackIndex(track, track.today);
   const limitAt = (n: number) => coldLimitAt(crop, ageOn(n));
-  const nights = coldNights(track, kind, days, coverGainC);
+  const nights = coldNights(track, kind, days, (evening) => shield(evening).gainC);
   const storms = stormOdds(track, days);
   const sheltered = kind === "tunnel" || kind === "frame";
   let chillKept = 1;
@@ -140,12 +149,14 @@ export function survival(
     // A storm on day i − 1 spoils what is still out on day i: the pick of that morning is ahead of it.
     const gustLoss = sheltered ? 0 : storms[i - 1]!.gustOdds * crop.storm.gustLoss;
     const soakLoss = sheltered ? 0 : storms[i - 1]!.soakOdds * crop.storm.soakLoss;
-    const hailLoss = sheltered ? 0 : storms[i - 1]!.hailOdds * (HAIL_LOSS[crop.group] ?? 0);
+    const spared = shield(evening);
+    const hailLoss = sheltered ? 0 : storms[i - 1]!.hailOdds * (HAIL_LOSS[crop.group] ?? 0) * (1 - spared.hail);
     const hot = heatOdds(crop, track, today + i - 1);
-    const heatLoss = hot * (crop.heat?.lossPerDay ?? 0) * nearlyOn(i - 1);
+    const heatLoss = hot * (crop.heat?.lossPerDay ?? 0) * nearlyOn(i - 1) * (1 - spared.heat);
     const cold = chillOdds(crop, track, kind, today + i - 1, soil[i - 1]);
     const chillLoss = cold * CHILL_LOSS;
     sound[i] = sound[i - 1]! * (1 - frostLoss) * (1 - gustLoss) * (1 - soakLoss) * (1 - hailLoss) * (1 - heatLoss) * (1 - chillLoss); // prettier-ignore
+    bears[i] = bears[i - 1]! * (1 - frostLoss) * (1 - chillLoss);
     const told = (threatKind: Threat["kind"], odds: number, loss: number) => {
       const how = threatKind === "frost" ? { part: limit.age, act: limit.act } : {};
       if (loss >= WORTH_TELLING) threats.push({ kind: threatKind, lastDayBefore: evening, odds, loss, ...how });
@@ -160,5 +171,5 @@ export function survival(
     chillKept *= 1 - chillLoss;
     if (1 - before < WORTH_TELLING) told("chill", cold, 1 - chillKept);
   }
-  return { sound, threats };
+  return { sound, bears, threats };
 }

@@ -14,7 +14,8 @@ const Act = z.object({ day: DayIndex, minutes: z.number().min(0), cost: z.number
  */
 const TaskWay = z.object({
   id: z.string().min(1),
-  acts: z.array(Act).min(1),
+  /** None where what differs is the pick itself. */
+  acts: z.array(Act),
   worth: z.array(Row),
   minutes: z.array(z.array(z.number().nullable())),
   endWorth: Row,

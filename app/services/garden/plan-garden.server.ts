@@ -2,14 +2,14 @@ import {
   byDay,
   isLookTask,
   lookAhead,
-  payingCovers,
+  payingActs,
   plannedPicks,
   protectionsIn,
   type DayPlan,
   type DayRound,
   type GardenOutlook,
   type KeptOutlooks,
-  type PayingCover,
+  type PayingAct,
   type TaskProtection,
 } from "~/core/garden";
 import { checkPlan, losersOf, moveCosts, solvePlan, type Loser, type Plan, type PlanProblem } from "~/core/planner";
@@ -92,12 +92,12 @@ function costsOf({ problem, plantings, rounds, days }: GardenOutlook, plan: DayP
 const ASKING_AGAIN = { seed: 1, relaxIterations: 30, boundSplits: 0, repairIterations: 300, cycles: 1 };
 
 /** Several plantings of a bed have to be covered together for it to pay: that takes longer to find. */
-const ASKING_COVERS = { ...ASKING_AGAIN, repairIterations: 1000, cycles: 2 };
+const ASKING_ACTS = { ...ASKING_AGAIN, repairIterations: 1000, cycles: 2 };
 
 /** What a plan cannot fit and what would save it, and which acts beside picking pay. */
 export interface Advice {
   losers: Loser[];
-  covers: PayingCover[];
+  acts: PayingAct[];
 }
 
 /** What becomes of a plan when the problem is asked again, several times, a little changed. */
@@ -105,7 +105,7 @@ export function adviceOn({ outlook: { problem, rounds }, plan: planned, protecti
   const plan = asSolved(planned);
   return {
     losers: losersIn(problem, plan).map((loser) => onItsDay(loser, rounds)),
-    covers: payingCovers({ problem, plan, protections }, ASKING_COVERS),
+    acts: payingActs({ problem, plan, protections }, ASKING_ACTS),
   };
 }
 

@@ -3,7 +3,7 @@ import type { GardenRow } from "~/db/garden/garden.server";
 import { openRound } from "~/db/round/rounds.server";
 import { horizonView } from "~/views/horizon/horizon-view";
 import { oddDays } from "~/db/sky/weather.server";
-import { coverSentences } from "~/views/sentences/paying-covers";
+import { actSentences } from "~/views/sentences/paying-acts";
 import { unfitSentences, type GardenSentence } from "~/views/sentences/garden";
 import { inUnits } from "~/views/words";
 import { noticesOf } from "../garden/household-crops.server";
@@ -25,8 +25,8 @@ export async function adviceOf(
 ): Promise<{ unfit: GardenSentence[]; acts: GardenSentence[] }> {
   // prettier-ignore
   const planned = plannedGarden(db, garden);
-  const { losers, covers } = await adviceFor(db, planned);
-  return inUnits({ unfit: unfitSentences(planned, losers), acts: coverSentences(planned, covers) }, planned.units);
+  const { losers, acts } = await adviceFor(db, planned);
+  return inUnits({ unfit: unfitSentences(planned, losers), acts: actSentences(planned, acts) }, planned.units);
 }
 
 /** Days of the record that an earlier version let in and that cannot be. */

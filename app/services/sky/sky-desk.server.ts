@@ -80,7 +80,7 @@ const DESK = new Map<string, Desk>(
     cover: parsed("cover", CoverForm, fields, (cover, db) => {
       const outcome = coverBed(db, cover);
       if (outcome.status === "no such bed") return { at: "cover", errors: { form: "This bed is no longer there." } };
-      return { at: "cover", done: cover.cover === "none" ? "Not covered, then." : "Noted: covered that night." };
+      return { at: "cover", done: cover.cover === "none" ? "Not covered, then." : "Noted; the plan is made anew." };
     }),
     "save helper": parsed(
       "helper",

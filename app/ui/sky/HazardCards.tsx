@@ -98,9 +98,11 @@ function OneCard({ card }: { card: HazardCard }) {
   );
 }
 
-const BUTTONS = {
-  bed: { do: "We cover it", undo: "Not covered after all" },
-  pots: { do: "We bring them in", undo: "Not brought in after all" },
+const COVER_BUTTON = { do: "We cover it", undo: "Not covered after all" };
+const BUTTONS: Partial<Record<string, typeof COVER_BUTTON>> = {
+  indoors: { do: "We bring them in", undo: "Not brought in after all" },
+  net: { do: "We net it", undo: "Not netted after all" },
+  shade: { do: "We shade it", undo: "Not shaded after all" },
 };
 
 function CoverButton({ cover }: { cover: NonNullable<ActTold["cover"]> }) {
@@ -109,9 +111,10 @@ function CoverButton({ cover }: { cover: NonNullable<ActTold["cover"]> }) {
     <Form method="post" action="/sky" style={{ display: "inline-block", marginLeft: 8 }}>
       <input type="hidden" name="bedId" value={cover.bedId} />
       <input type="hidden" name="evening" value={cover.evening} />
+      <input type="hidden" name="nights" value={cover.nights} />
       <input type="hidden" name="cover" value={cover.covered ? "none" : cover.cover} />
       <Action size="small" name="intent" value="cover" disabled={busy}>
-        {BUTTONS[cover.cover === "indoors" ? "pots" : "bed"][cover.covered ? "undo" : "do"]}
+        {(BUTTONS[cover.cover] ?? COVER_BUTTON)[cover.covered ? "undo" : "do"]}
       </Action>
       {answer?.errors && <Answer answer={answer} />}
     </Form>

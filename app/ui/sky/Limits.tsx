@@ -13,7 +13,7 @@ export function Limits({ view: { limits } }: { view: SkyView }) {
     <Card title="What you can take in">
       <Quiet>The plan keeps to these; left empty, there is no limit.</Quiet>
       <Form method="post" action="/sky" key={JSON.stringify(limits)}>
-        <Box display="grid" gap="10px" gridTemplateColumns="repeat(auto-fit, minmax(150px, 1fr))" alignItems="start">
+        <Box display="grid" gap="10px" gridTemplateColumns="1fr 1fr" alignItems="start">
           <Field label="Rounds a week" help="at most" error={errors.roundsAWeek}>
             {(ids) => <TextInput {...ids} name="roundsAWeek" inputMode="numeric" defaultValue={limits.roundsAWeek} />}
           </Field>

@@ -4,7 +4,7 @@ import { Variety, type Catalogue } from "~/core/crops";
 import {
   GardenState,
   lookAhead,
-  payingCovers,
+  payingActs,
   pickInRound,
   planDays,
   protectionsIn,
@@ -221,7 +221,7 @@ export function planAnswer(input: unknown, catalogue: Catalogue) {
       day: addDays(outlook.today, day),
       blockedBy,
     })),
-    covers: payingCovers({ problem: outlook.problem, plan: { ...plan, picks: plan.rounds }, protections: protectionsIn(outlook.rounds, outlook.plantings) }, ASKING), // prettier-ignore
+    acts: payingActs({ problem: outlook.problem, plan: { ...plan, picks: plan.rounds }, protections: protectionsIn(outlook.rounds, outlook.plantings) }, ASKING), // prettier-ignore
     worth: plan.worth,
     upperBound: plan.upperBound,
     gap: plan.gap,

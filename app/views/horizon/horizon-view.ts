@@ -176,7 +176,7 @@ function bedsOf(planned: Planned) {
         short: inShort(p, planned),
         urgent: URGENT.has(p.judgement.verdict.kind),
         ridge: p.ridge.map(drawn),
-        clear: p.ridge.map((r, n) => drawn(Math.min(1, r / Math.max(0.02, p.survival.sound[n]!)))),
+        clear: p.clear.map(drawn),
         handles: plannedPicks(p, plan.picks).map((pick, n, all) => plannedPick(planned, p, pick, all[n + 1])),
       })),
     }));

@@ -4,7 +4,11 @@ import type { BedOdds, GardenOutlook, HazardAct } from "~/core/garden";
 import { actWords } from "./act";
 
 const crop = (id: string) => catalogue().find((c) => c.id === id)!;
-const planting = (id: string, cropId: string) => ({ planting: { id, variety: "" }, crop: crop(cropId) });
+const planting = (id: string, cropId: string) => ({
+  planting: { id, variety: "" },
+  crop: crop(cropId),
+  bed: { id: "low", name: "Low bed" },
+});
 const outlook = {
   today: "2026-08-20",
   days: ["2026-08-20", "2026-08-21", "2026-08-22"],
@@ -12,7 +16,7 @@ const outlook = {
 } as unknown as GardenOutlook;
 const beds = [{ bedId: "low", name: "Low bed", kind: "low" }] as unknown as BedOdds[];
 const say = (act: HazardAct, units: "metric" | "us" = "metric") => actWords(act, beds, { outlook, units }).words;
-const cover = { act: "cover", bedId: "low", evening: "2026-08-21", cover: "fleece", covered: false, bareOdds: 0.7, underOdds: 0.2 } as const; // prettier-ignore
+const cover = { act: "cover", bedId: "low", evening: "2026-08-21", nights: 1, cover: "fleece", covered: false, bareOdds: 0.7, underOdds: 0.2 } as const; // prettier-ignore
 
 /** Every act that helps, with what is said of it; one that is not here does not compile. */
 const SAID: Record<HazardAct["act"], [string, string][]> = {
@@ -41,6 +45,9 @@ const SAID: Record<HazardAct["act"], [string, string][]> = {
     [say({ ...cover, covered: true }), "Covered that night in the low bed: 7 in 10 becomes 2 in 10."],
     [say({ ...cover, cover: "indoors" }), "Low bed, for that night: 7 in 10 becomes 2 in 10."],
     [say({ ...cover, cover: "indoors", covered: true }), "Low bed, in for that night: 7 in 10 becomes 2 in 10."],
+    [say({ ...cover, cover: "net" }), "Fine net or fleece on hoops over Low bed: it breaks the hail."],
+    [say({ ...cover, cover: "net", covered: true }), "Fine net or fleece on hoops over Low bed, as noted: it breaks the hail."], // prettier-ignore
+    [say({ ...cover, cover: "shade" }), "Shade cloth over Low bed gains a day or two (our judgement)."],
   ],
   mulch: [[say({ act: "mulch" }), "A thick mulch over the row keeps the ground open longer (our judgement)."]],
   water: [
@@ -51,12 +58,10 @@ const SAID: Record<HazardAct["act"], [string, string][]> = {
     [say({ act: "water", against: "heat", pots: true }), "Water the evening before; pots up to three times a day."],
     [say({ act: "water", against: "heat", pots: false }), "Water the evening before."],
   ],
-  net: [[say({ act: "net" }), "Fine net or fleece over leaf and soft fruit breaks the hail."]],
   "tie in": [
     [say({ act: "tie in", of: ["t", "b"] }), "Tie in and stake tomato and French bean; lay loose fleece and netting down."], // prettier-ignore
   ],
   lift: [[say({ act: "lift", of: ["p"] }), "Lift what is due while it is dry: potato."]],
-  shade: [[say({ act: "shade", of: ["b"] }), "Shade cloth over French bean gains a day or two (our judgement)."]],
   stop: [[say({ act: "stop" }), "No round while it is about: heard is near enough."]],
   wait: [
     [
@@ -73,4 +78,4 @@ describe.each(Object.entries(SAID))("the act “%s”", (_, examples) => {
 });
 
 test("a cover can be noted for its bed and its night", () =>
-  expect(actWords(cover, beds, { outlook, units: "metric" }).cover).toEqual({ bedId: "low", evening: "2026-08-21", cover: "fleece", covered: false })); // prettier-ignore
+  expect(actWords(cover, beds, { outlook, units: "metric" }).cover).toEqual({ bedId: "low", evening: "2026-08-21", nights: 1, cover: "fleece", covered: false })); // prettier-ignore

@@ -8,8 +8,8 @@ export interface ActTold {
   /** What it is, in a word or two. */
   name: string;
   words: string;
-  /** Set where the app can note it: cover this bed for this night. */
-  cover?: { bedId: string; evening: string; cover: CoverKind; covered: boolean };
+  /** Set where the app can note it: cover this bed for this night, or some. */
+  cover?: { bedId: string; evening: string; nights: number; cover: CoverKind; covered: boolean };
 }
 
 const NAMES: Record<HazardAct["act"], string> = {
@@ -20,12 +20,10 @@ const NAMES: Record<HazardAct["act"], string> = {
   cover: "Cover",
   mulch: "Cover",
   "bring in": "Bring in",
-  net: "Net",
   "tie in": "Tie in",
   "cut vines": "Cut vines",
   "earth up": "Earth up",
   water: "Water",
-  shade: "Shade",
   lift: "Lift",
   stop: "Stop",
   wait: "Wait",
@@ -33,13 +31,15 @@ const NAMES: Record<HazardAct["act"], string> = {
   "knife first": "Wait",
 };
 
+/** What is done with another cover than fleece. */
+const COVER_NAMES: Partial<Record<CoverKind, string>> = { indoors: NAMES["bring in"], net: "Net", shade: "Shade" };
+
 /** Puts an act into words. */
 export function actWords(act: HazardAct, beds: readonly BedOdds[], words: CardWords): ActTold {
   const told = { name: NAMES[act.act], words: sentenceOf(act, beds, words) };
   if (act.act !== "cover") return told;
-  const { bedId, evening, cover, covered } = act;
-  const name = cover === "indoors" ? NAMES["bring in"] : told.name;
-  return { ...told, name, cover: { bedId, evening, cover, covered } };
+  const { bedId, evening, nights, cover, covered } = act;
+  return { ...told, name: COVER_NAMES[cover] ?? told.name, cover: { bedId, evening, nights, cover, covered } };
 }
 
 function sentenceOf(act: HazardAct, beds: readonly BedOdds[], { outlook, units }: CardWords): string {
@@ -65,6 +65,9 @@ function sentenceOf(act: HazardAct, beds: readonly BedOdds[], { outlook, units }
       return "Blackened sweet potato vines: cut them at once, lift within a week.";
     case "cover": {
       const bed = beds.find((b) => b.bedId === act.bedId);
+      const over = outlook.plantings.find((p) => p.bed.id === act.bedId)?.bed.name ?? "the bed";
+      if (act.cover === "net") return `Fine net or fleece on hoops over ${over}${act.covered ? ", as noted" : ""}: it breaks the hail.`; // prettier-ignore
+      if (act.cover === "shade") return `Shade cloth over ${over}${act.covered ? ", as noted" : ""} gains a day or two (our judgement).`; // prettier-ignore
       const where = bed ? ` ${inBed(bed)}` : "";
       const becomes = `${inTenths(act.bareOdds)} becomes ${inTenths(act.underOdds)}.`;
       if (act.cover === "indoors")
@@ -78,14 +81,10 @@ function sentenceOf(act: HazardAct, beds: readonly BedOdds[], { outlook, units }
       return act.against === "frost"
         ? "Water dry soil in the afternoon: damp ground gives warmth back. Covers off by mid-morning."
         : `Water the evening before${act.pots ? "; pots up to three times a day" : ""}.`;
-    case "net":
-      return "Fine net or fleece over leaf and soft fruit breaks the hail.";
     case "tie in":
       return `Tie in and stake ${crops(act.of)}; lay loose fleece and netting down.`;
     case "lift":
       return `Lift what is due while it is dry: ${crops(act.of)}.`;
-    case "shade":
-      return `Shade cloth over ${crops(act.of)} gains a day or two (our judgement).`;
     case "stop":
       return "No round while it is about: heard is near enough.";
     case "wait":
