@@ -76,6 +76,9 @@ test("beans wait for dry leaves within the day: the evening round takes them, th
   expect(p.bans[0]).toBeNull();
   expect(outlook.plantings[1]!.wetSlots[0]).toEqual([]);
   expect([0, 1].flatMap((day) => slotsOf("beans", day))).toEqual(["evening"]);
+  // Dry minutes too few to set out in are no other part of the day: it is the day that is wet.
+  const brief = planned(garden([beans], [40, 0, 5], away)).outlook.plantings[0]!;
+  expect([brief.bans[0], brief.wetSlots[0]]).toEqual(["wet leaves", []]);
   // With dry mornings nothing holds them back.
   const dry = planned(garden([beans], [40, 0, 40], {}, () => ({ rainMm: 0, windKmh: 25, dewPointC: 0 })));
   expect(dry.outlook.plantings[0]!.wetSlots[0]).toEqual([]);

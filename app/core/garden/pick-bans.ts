@@ -4,6 +4,7 @@ import { frozenOdds, isDug, pickBan, type Survival } from "../hazards";
 import type { SoilDay } from "../weather";
 import type { DayTerms, RoundTerms } from "./day-terms";
 import type { PlantingState } from "./garden-state";
+import { BED_MINUTES, ROUND_MINUTES } from "./plan-problem";
 
 /** Why a planting may not be picked on a day. */
 export type BanReason = "treated" | "helper" | "frozen ground" | "wet leaves";
@@ -16,11 +17,14 @@ const LOST_OTHERWISE = 0.3;
 /** Too little of a round has dry leaves. */
 const isWet = ({ dryMinutes }: RoundTerms) => dryMinutes !== null && dryMinutes < DRY_ENOUGH;
 
-/** Parts of each day in which a crop may not be touched, where another part of the day has dry leaves. */
+/** Long enough to set out in. */
+const isRound = ({ minutes }: RoundTerms) => minutes > ROUND_MINUTES + BED_MINUTES;
+
+/** Parts of each day in which a crop may not be touched, where another part of the day has dry leaves and time. */
 export const wetSlotsOf = (crop: Crop, terms: readonly DayTerms[]): Slot[][] =>
   terms.map(({ rounds }) => {
     const wet = crop.handsOffWhenWet.value ? rounds.filter(isWet) : [];
-    return wet.length < rounds.length ? wet.map((r) => r.slot) : [];
+    return rounds.some((r) => isRound(r) && !isWet(r)) ? wet.map((r) => r.slot) : [];
   });
 
 /**
@@ -42,7 +46,8 @@ export function bansOf(
     const { helper } = day.hands;
     if (helper && !helperMay(helper, crop)) return "helper";
     if (isDug(crop) && frozenOdds(soil[n]!) >= 0.5) return "frozen ground";
-    const wet = day.rounds.length > 0 && day.rounds.every(isWet);
+    const rounds = day.rounds.filter(isRound);
+    const wet = rounds.length > 0 && rounds.every(isWet);
     const lost = 1 - (sound[n + 1] ?? sound[n]!) / Math.max(1e-9, sound[n]!);
     return crop.handsOffWhenWet.value && (wet || (n === 0 && leavesWet)) && lost < LOST_OTHERWISE ? "wet leaves" : null;
   });
