@@ -19,6 +19,7 @@ export default [
   route("health", "routes/health.tsx"),
   route("places", "routes/places.ts"),
   route("ledger.csv", "routes/ledger-csv.ts"),
+  route("calendar.ics", "routes/calendar-ics.ts"),
   route("entries", "routes/entries.ts"),
   route("demo/step", "routes/demo-step.ts"),
 ] satisfies RouteConfig;

@@ -14,3 +14,4 @@ export {
 export { dayLength, dayOfLight } from "./day-length";
 export { ClockTime, LocalMoment, clockTime, hoursOfDay, instantOf, localMoment, minutesOf } from "./local-time";
 export { sunTimes, twilight } from "./sun-times";
+export { DatedEvent } from "./dated-event";

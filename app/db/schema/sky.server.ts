@@ -144,3 +144,15 @@ export const helper = sqliteTable("helper", {
   cropIds: text({ mode: "json" }).$type<string[]>().notNull(),
   skills: text({ mode: "json" }).$type<Skill[]>().notNull(),
 });
+
+/** Events of the calendar feed as they were published last: what calendars out there still show. */
+export const feedEvent = sqliteTable("feed_event", {
+  uid: text().primaryKey(),
+  /** JSON of the event. */
+  content: text().notNull(),
+  /** Its last day. */
+  day: text().notNull(),
+  sequence: integer().notNull(),
+  changedAt: text().notNull(),
+  isCancelled: integer({ mode: "boolean" }).notNull().default(false),
+});

@@ -1,6 +1,7 @@
 import { Box, chakra } from "@chakra-ui/react";
 import type { SkyView } from "~/views/sky/sky-view";
 import { CalendarImport } from "./CalendarImport";
+import { CalendarOut } from "./CalendarOut";
 import { Limits } from "./Limits";
 import { DayHours } from "./DayHours";
 import { HazardCards } from "./HazardCards";
@@ -44,6 +45,7 @@ export function SkyPage({ view }: { view: SkyView }) {
           <WeatherSources view={view} />
           <WeatherByHand view={view} />
           <WeatherImport record={view.record} />
+          <CalendarOut />
         </Box>
       </Box>
     </Box>

@@ -1,0 +1,24 @@
+import { Box } from "@chakra-ui/react";
+import { useEffect, useState } from "react";
+import { ActionLink, Quiet } from "~/ui/theme/parts";
+import { Card } from "~/ui/shell/Card";
+
+/** The plan as a calendar that others subscribe to. */
+export function CalendarOut() {
+  const [origin, setOrigin] = useState("");
+  useEffect(() => setOrigin(window.location.origin), []);
+  return (
+    <Card title="Into your calendar">
+      <Quiet margin="0 0 8px">
+        Rounds, covers and what is worth doing. Subscribed to, it follows the plan: what moves is moved, what falls away
+        is called off. A calendar on this machine can subscribe to
+      </Quiet>
+      <Box fontWeight="700" margin="0 0 10px" overflowWrap="anywhere">
+        {origin}/calendar.ics
+      </Box>
+      <ActionLink href="/calendar.ics" download="akmedon.ics">
+        Save it as a file
+      </ActionLink>
+    </Card>
+  );
+}
