@@ -3,6 +3,7 @@ import { CHROMIUM } from "./e2e/chromium";
 
 export default defineConfig({
   testDir: "e2e",
+  globalSetup: "./e2e/plant-demos.ts",
   outputDir: "test-results/browser",
   // The machines are shared and noisy: a test that takes 20 s alone has taken 90 there.
   timeout: 240_000,

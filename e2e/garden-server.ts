@@ -1,10 +1,13 @@
-import { spawn, spawnSync, type ChildProcess } from "node:child_process";
-import { mkdtempSync, rmSync } from "node:fs";
+import { spawn, type ChildProcess } from "node:child_process";
+import { copyFileSync, mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
 
 /** The moment at which every server of a browser test starts. */
 export const NOW = "2026-08-20T08:00:00.000Z";
+
+/** The demo as it is planted once for all tests. */
+export const demoFile = (units: "metric" | "us") => path.join(process.env.AKMEDON_E2E_DEMOS ?? "", `${units}.sqlite`);
 
 /** The real built app on a file of its own, so that a test can stop it and start it again. */
 export class GardenServer {
@@ -27,10 +30,7 @@ export class GardenServer {
       TZ: "Pacific/Chatham",
       AKMEDON_TEST_NOW: NOW,
     };
-    if (demo) {
-      const made = spawnSync("npx", ["tsx", "scripts/demo.ts"], { env: this.env, encoding: "utf8" });
-      if (made.status !== 0) throw new Error(made.stderr);
-    }
+    if (demo) copyFileSync(demoFile(units), this.env.AKMEDON_GARDEN!);
   }
 
   /** Starts it; unless it is to be met cold, its first plan is there, as it is for a server that has run for a moment. */

@@ -1,3 +1,4 @@
+import { readFile } from "node:fs/promises";
 import type { Page } from "@playwright/test";
 import { expect, test } from "./gardener";
 
@@ -27,6 +28,12 @@ test("a frost and a storm, day by day: cards, bands and verdicts follow", async 
   await expect(page.getByTestId("sources")).toContainText("Record up to Fri 18 Sep");
   expect((await bands()).join()).toMatch(/frost.*storm/s);
   await page.goto(`${demo.url}/sky`);
+  // The plan goes out as a calendar.
+  await expect(page.getByText(`${demo.url}/calendar.ics`)).toBeVisible();
+  const saved = page.waitForEvent("download");
+  await page.getByRole("link", { name: "Save it as a file" }).click();
+  const ics = await readFile(await (await saved).path(), "utf8");
+  expect(ics).toMatch(/SUMMARY:Garden round: /);
   for (let n = 0; n < 3; n++) await nextDay(page);
   expect(await verdict("bean-climbing")).toMatch(/by tomorrow, before Wednesday night’s frost/);
   await page.goto(`${demo.url}/sky`);

@@ -33,12 +33,13 @@ test("a page of another site can neither write into the garden nor read it", asy
     <script>window.tried = Promise.all([
       fetch("${demo.url}/entries", { method: "POST", body: '{"entries":[]}' }),
       fetch("${demo.url}/ledger.csv"),
+      fetch("${demo.url}/calendar.ics"),
     ].map((p) => p.then((r) => r.text(), () => "kept out")));</script>`;
   const other = createServer((_, response) => response.setHeader("Content-Type", "text/html").end(attack));
   await new Promise<void>((ready) => other.listen(0, "127.0.0.1", ready));
   try {
     await page.goto(`http://127.0.0.1:${(other.address() as AddressInfo).port}/`);
-    expect(await page.evaluate("window.tried")).toEqual(["kept out", "kept out"]);
+    expect(await page.evaluate("window.tried")).toEqual(["kept out", "kept out", "kept out"]);
     await page.getByRole("button", { name: "Win a spade" }).click();
     await expect(page.getByText("Another site may not ask the garden for anything.")).toBeVisible();
     await page.goto(demo.url);

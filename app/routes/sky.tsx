@@ -14,7 +14,8 @@ export const meta: Route.MetaFunction = () => [{ title: "Sky & away · Akmedon" 
 export function loader({ request }: Route.LoaderArgs) {
   const { db, garden } = knownGarden();
   readyForFiles();
-  return whenPlanned(request, db, garden, () => skyPage(db, garden, new URL(request.url).searchParams.get("day")));
+  const { origin, searchParams } = new URL(request.url);
+  return whenPlanned(request, db, garden, () => ({ view: skyPage(db, garden, searchParams.get("day")), origin }));
 }
 
 export const action = wholeOrTold(async ({ request }: Route.ActionArgs) => {
@@ -25,5 +26,5 @@ export const action = wholeOrTold(async ({ request }: Route.ActionArgs) => {
 });
 
 export default function Sky({ loaderData }: Route.ComponentProps) {
-  return <SkyPage view={loaderData} />;
+  return <SkyPage {...loaderData} />;
 }

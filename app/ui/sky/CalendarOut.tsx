@@ -1,12 +1,9 @@
 import { Box } from "@chakra-ui/react";
-import { useEffect, useState } from "react";
 import { ActionLink, Quiet } from "~/ui/theme/parts";
 import { Card } from "~/ui/shell/Card";
 
 /** The plan as a calendar that others subscribe to. */
-export function CalendarOut() {
-  const [origin, setOrigin] = useState("");
-  useEffect(() => setOrigin(window.location.origin), []);
+export function CalendarOut({ origin }: { origin: string }) {
   return (
     <Card title="Into your calendar">
       <Quiet margin="0 0 8px">

@@ -16,7 +16,7 @@ import { WeekMinutes } from "./WeekMinutes";
 import { Bar } from "~/ui/theme/parts";
 
 /** What is coming, for which bed, and when hands are free. */
-export function SkyPage({ view }: { view: SkyView }) {
+export function SkyPage({ view, origin }: { view: SkyView; origin: string }) {
   return (
     <Box maxWidth="1240px" margin="0 auto" padding={{ base: "14px 16px", md: "18px 28px" }}>
       <Bar alignItems="baseline" gap="4px 22px" marginBottom="8px">
@@ -45,7 +45,7 @@ export function SkyPage({ view }: { view: SkyView }) {
           <WeatherSources view={view} />
           <WeatherByHand view={view} />
           <WeatherImport record={view.record} />
-          <CalendarOut />
+          <CalendarOut origin={origin} />
         </Box>
       </Box>
     </Box>
