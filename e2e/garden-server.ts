@@ -9,6 +9,9 @@ export const NOW = "2026-08-20T08:00:00.000Z";
 /** The demo as it is planted once for all tests. */
 export const demoFile = (units: "metric" | "us") => path.join(process.env.AKMEDON_E2E_DEMOS ?? "", `${units}.sqlite`);
 
+/** How long a start may take. */
+const START_MS = 120_000;
+
 /** The real built app on a file of its own, so that a test can stop it and start it again. */
 export class GardenServer {
   readonly url: string;
@@ -39,7 +42,9 @@ export class GardenServer {
       env: this.env,
       stdio: "ignore",
     });
-    for (let tries = 0; tries < 300; tries++) {
+    // The machines are shared: one that stands still for a minute has been seen.
+    const patience = Date.now() + START_MS;
+    while (Date.now() < patience) {
       const up = await fetch(`${this.url}/icon.svg`).then(
         (r) => r.ok,
         () => false,
@@ -49,7 +54,7 @@ export class GardenServer {
       await new Promise((resolve) => setTimeout(resolve, 100));
     }
     await this.stop();
-    throw new Error("the server did not start within thirty seconds");
+    throw new Error(`the server did not start within ${START_MS / 1000} seconds`);
   }
 
   async stop(): Promise<void> {

@@ -80,6 +80,19 @@ test("the demo's feed has every planned round in its part of the day and in the 
   }
 });
 
+test("asking for the feed writes what it published and leaves the plan standing; what somebody else writes does not", async () => {
+  const { db, garden } = demoGarden();
+  const planned = plannedGarden(db, garden);
+  await calendarFeed(db, garden);
+  expect(publishedEvents(db).length).toBeGreaterThan(3);
+  expect(plannedGarden(db, garden)).toBe(planned);
+  setDay(db, { day: addDays(todayOf(garden), 2), slot: "all", minutes: 180 });
+  const anew = plannedGarden(db, garden);
+  expect(anew).not.toBe(planned);
+  await calendarFeed(db, garden);
+  expect(plannedGarden(db, garden)).toBe(anew);
+});
+
 test("a cover that is noted calls for the evening and for taking it off; shade for days goes up and comes down once", async () => {
   const { db, garden } = demoGarden();
   const day = todayOf(garden);

@@ -6,16 +6,17 @@ import type { GardenRow } from "~/db/garden/garden.server";
 import { forgetEventsBefore, publishEvents, publishedEvents, type FeedEventRow } from "~/db/sky/feed-events.server";
 import { feedEvents } from "~/views/feed/feed-events";
 import { todayOf } from "../garden/clock.server";
-import { adviceFor, plannedGarden } from "../garden/planned-garden.server";
+import { adviceFor, besideThePlan, planAhead, plannedGarden } from "../garden/planned-garden.server";
 
 /**
  * The plan as a calendar that others subscribe to. What changed since it was asked for last says so, and what is no longer
  * planned is called off until its day is over; today's round that was walked stands.
  */
 export async function calendarFeed(db: Db, garden: GardenRow): Promise<string> {
+  await planAhead(db, garden);
   const planned = plannedGarden(db, garden);
   const { acts } = await adviceFor(db, planned);
-  const events = publish(db, feedEvents(planned, garden, acts), todayOf(garden), new Date().toISOString());
+  const events = besideThePlan(db, () => publish(db, feedEvents(planned, garden, acts), todayOf(garden), new Date().toISOString())); // prettier-ignore
   return writeCalendar(`${garden.name}: rounds`, events, garden.timeZone);
 }
 
