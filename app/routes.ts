@@ -15,6 +15,7 @@ export default [
     route("notes/sheets", "routes/sheets.tsx"),
     route("notes/:cropId", "routes/crop-notes.tsx"),
   ]),
+  route("plan.json", "routes/plan-json.ts"),
   route("advice", "routes/advice.ts"),
   route("health", "routes/health.tsx"),
   route("places", "routes/places.ts"),

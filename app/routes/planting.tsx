@@ -71,7 +71,7 @@ export const action = wholeOrTold(async ({ request, params }: Route.ActionArgs) 
       return fine(`Logged: no pick before ${sayDay(logged.until, today)}.`);
     }
     case "unwant":
-      return unwant(db, plantingId, String(fields.wantedId)) ? fine("Taken back.") : refuse({ form: "This wish is no longer there." }); // prettier-ignore
+      return unwant(db, garden, plantingId, String(fields.wantedId)) ? fine("Taken back.") : refuse({ form: "This wish is no longer there." }); // prettier-ignore
     case "want": {
       const told = WantedForm.safeParse({ ...fields, plantingId });
       if (!told.success) return refuse(fieldErrors(told.error));

@@ -99,8 +99,8 @@ test("a day asked for is told with what the plan makes of it, and taken back", (
   const why = horizonPage(db, garden).beds.flatMap((b) => b.plantings).find((p) => p.id === "bean-green")!.handles; // prettier-ignore
   expect(why.find((h) => h.day === 2)!.why.join(" ")).toMatch(/You asked for this day\./);
   const [, away] = wantedFrom(db, today);
-  expect(unwant(db, "kale-curly", away!.id)).toBe(false);
-  expect(unwant(db, "bean-green", away!.id)).toBe(true);
+  expect(unwant(db, garden, "kale-curly", away!.id)).toBe(false);
+  expect(unwant(db, garden, "bean-green", away!.id)).toBe(true);
   expect(horizonPage(db, garden).brokenWishes).toEqual([]);
 });
 
@@ -110,7 +110,10 @@ test("a day that is over, one years ahead, no day, and a planting that is gone a
   const ask = (wantedOn: string, plantingId = "bean-green") => wantOn(db, garden, { plantingId, wantedOn });
   expect(ask(addDays(today, -1))).toMatchObject({ status: "refused", errors: { wantedOn: "That day is over." } });
   expect(ask(addDays(today, 500))).toMatchObject({ status: "refused" });
-  expect(ask(today, "nothing")).toMatchObject({ status: "refused", errors: { form: "It does not grow any more." } });
+  expect(ask(today, "nothing")).toMatchObject({
+    status: "refused",
+    errors: { wantedOn: "This planting is no longer there." },
+  });
   expect(ask(today, "pea-spring")).toMatchObject({ status: "refused" });
   expect(WantedForm.safeParse({ plantingId: "x", wantedOn: "2026-02-30" }).success).toBe(false);
   expect(wantedFrom(db, today)).toEqual([]);

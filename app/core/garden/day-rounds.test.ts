@@ -1,15 +1,16 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
+import type { z } from "zod";
 import { catalogue } from "~/catalogue/catalogue.server";
 import { addDays } from "../calendar";
 import { checkPlan } from "../planner";
-import { GardenState, lookAhead, pickInRound, planDays, plantingOfTask, protectionsIn, type PlantingState } from ".";
+import { GardenState, lookAhead, pickInRound, planDays, plantingOfTask, protectionsIn, PlantingState } from ".";
 
 /** A Tuesday in a dry summer. */
 const today = "2026-07-14";
 const DAYS = 4;
 
-type Told = Partial<PlantingState> & { id: string; cropId: string };
+type Told = Partial<z.input<typeof PlantingState>> & { id: string; cropId: string };
 type HourAt = (day: number, hour: number) => object;
 
 const ready = (cropId: string) => {
@@ -57,6 +58,7 @@ function planned(state: GardenState) {
 
 const beans: Told = { id: "beans", cropId: "bean_bush", plants: 40 };
 const lettuce: Told = { id: "lettuce", cropId: "lettuce_cca", plants: 12, startedOn: "2026-06-01" };
+const courgettes: Told = { id: "courgettes", cropId: "courgette", plants: 4, startedOn: "2026-05-20" };
 
 test("each part of the day with hands is a round of its own: two of half an hour are not one of an hour", () => {
   const { outlook } = planned(garden([beans], [30, 0, 30]));
@@ -115,10 +117,27 @@ test("heat, thunder that is told for its hours and the dark shut their part of t
 test("a day that is asked for is kept in whichever of its rounds it fits", () => {
   const wish = { matters: "usual" as const, eatsGrams: null, pickOn: [addDays(today, 1)] };
   const { outlook, plan } = planned(garden([{ ...beans, wishes: wish }], [40, 0, 40]));
-  expect(outlook.wanted).toEqual([{ plantingId: "beans", day: 1, blockedBy: null }]);
+  expect(outlook.wanted).toEqual([{ plantingId: "beans", day: 1, slot: null, blockedBy: null }]);
   expect(plan.picks.beans).toContain(1);
   const busy = planned(garden([{ ...beans, wishes: wish }], [40, 0, 40], { exceptions: ["morning", "midday", "evening"].map((slot) => ({ day: addDays(today, 1), slot, minutes: 0 })) })); // prettier-ignore
-  expect(busy.outlook.wanted).toEqual([{ plantingId: "beans", day: 1, blockedBy: "no hands" }]);
+  expect(busy.outlook.wanted).toEqual([{ plantingId: "beans", day: 1, slot: null, blockedBy: "no hands" }]);
+});
+
+test("a part of a day that is asked for is kept; one without hands, or shut by wet leaves, is told", () => {
+  const tomorrow = addDays(today, 1);
+  const asked = (slot: "morning" | "midday" | "evening", of: Told = courgettes) => {
+    const wishes = { pickOn: [{ day: tomorrow, slot }], notOn: [today] };
+    return planned(garden([{ ...of, wishes }], [40, 0, 40]));
+  };
+  for (const slot of ["morning", "evening"] as const) {
+    const { outlook, plan } = asked(slot);
+    expect(outlook.wanted).toEqual([{ plantingId: courgettes.id, day: 1, slot, blockedBy: null }]);
+    const rounds = plan.rounds[courgettes.id]!.map((t) => outlook.rounds[t]!);
+    expect(rounds.filter((r) => r.day === 1).map((r) => r.slot)).toEqual([slot]);
+    expect(rounds.some((r) => r.day === 0)).toBe(false);
+  }
+  expect(asked("midday").outlook.wanted[0]!.blockedBy).toBe("no hands");
+  expect(asked("morning", beans).outlook.wanted[0]!.blockedBy).toBe("not ready");
 });
 
 test("what is covered for the night is covered in the last round of its day", () => {

@@ -1,4 +1,5 @@
-import type { Slot } from "../hands";
+import { z } from "zod";
+import { Slot } from "../hands";
 import { solvePlan, type Picks, type Plan, type PlanProblem, type PlantingTask, type SolveBudget, type TaskWay } from "../planner"; // prettier-ignore
 import type { Crop } from "../crops";
 import type { DayTerms } from "./day-terms";
@@ -8,14 +9,15 @@ import type { TaskProtection } from "./planting-offer";
 import type { PlantingOutlook } from "./planting-outlook";
 
 /** A round that the planner may open: an entry of its problem's days. */
-export interface DayRound {
+export const DayRound = z.object({
   /** Day index, 0 = today. */
-  day: number;
+  day: z.number().int().min(0),
   /** Null on a day without hands. */
-  slot: Slot | null;
-  minutes: number;
-  meanC: number | null;
-}
+  slot: Slot.nullable(),
+  minutes: z.number().min(0),
+  meanC: z.number().nullable(),
+});
+export type DayRound = z.infer<typeof DayRound>;
 
 /**
  * The rounds of the coming days: one for each part of a day with hands enough to set out, one of no minutes where there

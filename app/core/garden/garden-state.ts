@@ -2,7 +2,7 @@ import { z } from "zod";
 import { IsoDay } from "../calendar";
 import { StartEvent, Variety } from "../crops";
 import { SHARE_WORDS, SHARE_WORD_LIST } from "../readiness";
-import { DayNow, HandsRules } from "../hands";
+import { DayNow, HandsRules, Slot } from "../hands";
 import { HouseholdLimits } from "./household-limits";
 import { BedKind, CoverNight, Treatment } from "../hazards";
 import { START_STANDINGS, SeasonCrop } from "../seasons";
@@ -42,14 +42,22 @@ export const PickMade = z.object({
 
 export const MATTERS = ["little", "usual", "much"] as const;
 
+/** A day on which a planting is to be picked, in one part of it or any; a bare day means any. */
+export const WishedPick = z.union([
+  IsoDay.transform((day): { day: IsoDay; slot: Slot | null } => ({ day, slot: null })),
+  z.object({ day: IsoDay, slot: Slot.nullable().default(null) }),
+]);
+export type WishedPick = z.infer<typeof WishedPick>;
+
 /** What the household wishes of one planting. */
 export const PlantingWishes = z.object({
   /** How much it matters against the others. */
   matters: z.enum(MATTERS).default("usual"),
   /** Of what keeps giving: what the household eats of it in a week, g; null = all that comes. */
   eatsGrams: z.number().positive().max(100_000).nullable().default(null),
-  /** Days on which it is to be picked. */
-  pickOn: z.array(IsoDay).default([]),
+  pickOn: z.array(WishedPick).default([]),
+  /** Days on which it is not to be picked. */
+  notOn: z.array(IsoDay).default([]),
 });
 export type PlantingWishes = z.infer<typeof PlantingWishes>;
 

@@ -1,15 +1,16 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
+import type { z } from "zod";
 import { catalogue } from "~/catalogue/catalogue.server";
 import { addDays } from "../calendar";
 import { checkPlan, solvePlan } from "../planner";
-import { GardenState, isLookTask, lookAhead, plannedPicks, type PlantingState } from ".";
+import { GardenState, isLookTask, lookAhead, plannedPicks, PlantingState } from ".";
 import { HouseholdLimits, kitchenAhead, limitsOfPlan } from "./household-limits";
 
 /** A Monday. */
 const today = "2026-08-10";
 
-type Told = Partial<PlantingState> & { id: string; cropId: string };
+type Told = Partial<z.input<typeof PlantingState>> & { id: string; cropId: string };
 
 function garden(plantings: Told[], limits: Partial<HouseholdLimits> = {}, minutes = 90): GardenState {
   return GardenState.parse({
@@ -164,7 +165,7 @@ test("a day asked for is in the plan, or the limit that blocks it is named and t
   };
   const sunday = addDays(today, 6);
   const kept = on([sunday]);
-  expect(kept.outlook.wanted).toEqual([{ plantingId: "beans", day: 6, blockedBy: null }]);
+  expect(kept.outlook.wanted).toEqual([{ plantingId: "beans", day: 6, slot: null, blockedBy: null }]);
   expect(kept.of("beans").map((p) => p.day)).toContain(6);
   expect(on([addDays(today, 40), addDays(today, -1)]).outlook.wanted).toEqual([]);
   const week = [addDays(today, 1), addDays(today, 3), addDays(today, 5)];

@@ -15,7 +15,7 @@ export { pickInRound, plannedPicks, plantingOfTask, type PlannedPick } from "./p
 export { piecesTaken, plantingParts, type PlantingPart } from "./planting-parts";
 export { type PlantingOutlook } from "./planting-outlook";
 export { THUNDER_STOP, type DayTerms, type RoundTerms } from "./day-terms";
-export { COOL_BELOW_C, byDay, isBestCool, planDays, protectionsIn, type DayPlan, type DayRound } from "./day-rounds";
+export { COOL_BELOW_C, byDay, isBestCool, planDays, protectionsIn, DayRound, type DayPlan } from "./day-rounds";
 export { isThreat, type BedOdds, type Hazard, type HazardAct, type HazardKind, type Touched } from "./hazard";
 export { hazardsAhead } from "./hazards-ahead";
 export { seasonLife, type SeasonLife } from "./season-life";
@@ -24,5 +24,8 @@ export { HouseholdLimits, KITCHEN_LOOKS_BACK, isForKitchen, rackFor } from "./ho
 export { type WantBlock, type WantedDay } from "./wanted-days";
 export { payingActs, type PayingAct } from "./paying-acts";
 export { type ProtectionWay, type TaskProtection } from "./planting-offer";
+export { DAY_ASKED, DayEdit, PickMove, moveEdits } from "./day-wishes";
+export { PlanSheet, planSheet } from "./plan-sheet";
+export { PlanDesk, type EditCost } from "./plan-desk";
 export { isCounted } from "./is-counted";
 export { type BanReason } from "./pick-bans";

@@ -4,6 +4,7 @@ import type { Trip } from "../hands";
 import type { CoverNight } from "../hazards";
 import type { PlanProblem } from "../planner";
 import type { FirstPick } from "../readiness";
+import { dayWishesOf } from "./day-wishes";
 import { dayTerms, handsAhead, type DayTerms } from "./day-terms";
 import { learnerOf } from "./first-picks";
 import { gardenSky, type GardenSky } from "./garden-sky";
@@ -34,8 +35,9 @@ export interface GardenOutlook extends GardenSky {
   trips: Trip[];
   covers: CoverNight[];
   plantings: PlantingOutlook[];
-  /** What the planner is asked, its days one entry for each of `rounds`. */
+  /** What the planner is asked, its days one entry for each of `rounds`; and the same before any day was asked for. */
   problem: PlanProblem;
+  unwished: PlanProblem;
   rounds: DayRound[];
   /** Days that the household asked for, and what blocks those that cannot be. */
   wanted: WantedDay[];
@@ -84,7 +86,18 @@ export function lookAhead(
     };
     const taught = garden.firstPicks.filter((f) => f.cropId === crop.id);
     const bears = yields(crop, planting.variety);
-    const key = JSON.stringify([planting, bed, limits, around.variety, around.schools, around.covers, taught, bears]);
+    // Which days are asked for is the plan's to know: the outlook stands.
+    const { pickOn: _, notOn: __, ...wishes } = planting.wishes ?? { pickOn: [], notOn: [] };
+    const key = JSON.stringify([
+      { ...planting, wishes },
+      bed,
+      limits,
+      around.variety,
+      around.schools,
+      around.covers,
+      taught,
+      bears,
+    ]);
     return keptOutlook(kept, key, planting, crop, terms, () => {
       const setting: PlantingSetting = { ...around, bears, learnt: learner(crop.id, planting.variety) };
       const under = (nights: CoverNight[]) => asTheHouseholdWants(plantingOutlook(planting, { ...setting, covers: [...around.covers, ...nights] }, sky, terms), limits, sky.days); // prettier-ignore
@@ -97,6 +110,7 @@ export function lookAhead(
   const walked = new Set(garden.plantings.flatMap((p) => p.picks.map((m) => m.pickedOn)));
   const ofPlan = limitsOfPlan(limits, sky.days, walked);
   const tasks = [...plantings.flatMap((p) => p.parts.map((part) => part.task)), ...plantings.flatMap((p) => p.look ?? [])]; // prettier-ignore
+  const unwished = inRounds({ ...planProblem(sky.days, minutesFree, tasks), ...ofPlan }, rounds, plantings);
   return {
     ...sky,
     normalYears: sky.normals.years,
@@ -107,7 +121,8 @@ export function lookAhead(
     covers: garden.covers,
     plantings,
     rounds,
-    ...withWanted(inRounds({ ...planProblem(sky.days, minutesFree, tasks), ...ofPlan }, rounds, plantings), plantings),
+    unwished,
+    ...withWanted(unwished, rounds, plantings.map(dayWishesOf)),
   };
 }
 
@@ -152,8 +167,9 @@ function keptOutlook(
 ): PlantingOutlook {
   const known = kept.plantings.get(planting.id);
   // The terms hang on the sky: where they stand, it does.
-  if (known?.key === key && known.crop === crop && known.terms === terms) return known.outlook;
-  const outlook = work();
+  const stands = known?.key === key && known.crop === crop && known.terms === terms;
+  if (stands && JSON.stringify(known.outlook.planting.wishes) === JSON.stringify(planting.wishes)) return known.outlook;
+  const outlook = stands ? { ...known.outlook, planting } : work();
   kept.plantings.set(planting.id, { key, crop, terms, outlook });
   return outlook;
 }

@@ -1,3 +1,4 @@
+import { z } from "zod";
 import type { Crop } from "../crops";
 import { helperMay, type Slot } from "../hands";
 import { frozenOdds, isDug, pickBan, type Survival } from "../hazards";
@@ -7,7 +8,8 @@ import type { PlantingState } from "./garden-state";
 import { BED_MINUTES, ROUND_MINUTES } from "./plan-problem";
 
 /** Why a planting may not be picked on a day. */
-export type BanReason = "treated" | "helper" | "frozen ground" | "wet leaves";
+export const BanReason = z.enum(["treated", "helper", "frozen ground", "wet leaves"]);
+export type BanReason = z.infer<typeof BanReason>;
 
 /** Minutes with dry leaves that a pick needs at least: our judgement. */
 const DRY_ENOUGH = 5;

@@ -119,15 +119,20 @@ function draftAfterEdit(model: PlanModel, from: PlanStart | undefined): Draft {
   return drafts.reduce((best, other) => (other.worth > best.worth ? other : best));
 }
 
+/** What may be missing, as a share of what the plan adds over picking nothing. */
+export function gapOf({ tasks }: PlanProblem, worth: number, upperBound: number): number {
+  const nothing = tasks.reduce((sum, t) => sum + t.endWorth[0]!, 0);
+  return Math.max(0, upperBound - worth) / Math.max(1e-9, Math.abs(worth - nothing));
+}
+
 function planOf(draft: Draft, upperBound: number, { prices, link, upperBound: relaxed }: Relaxation): Plan {
   const worth = draft.total();
-  const nothing = draft.model.problem.tasks.reduce((sum, t) => sum + t.endWorth[0]!, 0);
   return {
     picks: draft.picks(),
     ways: draft.ways(),
     worth,
     upperBound: Math.max(worth, upperBound),
-    gap: Math.max(0, upperBound - worth) / Math.max(1e-9, Math.abs(worth - nothing)),
+    gap: gapOf(draft.model.problem, worth, upperBound),
     prices: { prices, link, upperBound: relaxed },
   };
 }

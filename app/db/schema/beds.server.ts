@@ -2,6 +2,7 @@ import { sql } from "drizzle-orm";
 import { check, index, integer, real, sqliteTable, text, uniqueIndex } from "drizzle-orm/sqlite-core";
 import { START_EVENTS } from "~/core/crops";
 import { MATTERS } from "~/core/garden";
+import { SLOTS } from "~/core/hands";
 import { BED_KINDS } from "~/core/hazards";
 import { END_REASONS, SEASON_CROPS, START_STANDINGS } from "~/core/seasons";
 
@@ -83,7 +84,7 @@ export const seasonEnd = sqliteTable(
   (t) => [index("season_end_season").on(t.seasonId), index("season_end_pick").on(t.pickId)],
 );
 
-/** A day on which the household wants a planting picked. */
+/** A day on which the household wants a planting picked, or does not. */
 export const wantedDay = sqliteTable(
   "wanted_day",
   {
@@ -92,9 +93,26 @@ export const wantedDay = sqliteTable(
       .notNull()
       .references(() => planting.id, { onDelete: "cascade" }),
     day: text().notNull(),
+    /** Part of the day; null for any. */
+    slot: text({ enum: SLOTS }),
+    /** It is not to be picked on that day. */
+    isRuledOut: integer({ mode: "boolean" }).notNull().default(false),
   },
   (t) => [uniqueIndex("wanted_day_once").on(t.plantingId, t.day)],
 );
+
+/** What the household changed in the plan, to be undone and done again. */
+export const planEdit = sqliteTable("plan_edit", {
+  /** In the order they were made. */
+  number: integer().primaryKey({ autoIncrement: true }),
+  plantingId: text()
+    .notNull()
+    .references(() => planting.id, { onDelete: "cascade" }),
+  madeAt: text().notNull(),
+  /** JSON: each day as it was asked for before and after. */
+  changes: text().notNull(),
+  isUndone: integer({ mode: "boolean" }).notNull().default(false),
+});
 
 /** A treatment of a planting; the interval is that of the product's own label. */
 export const treatment = sqliteTable(

@@ -110,7 +110,8 @@ function plantingStates(db: Db, row: GardenRow, crops: Catalogue, today: IsoDay)
         wishes: {
           matters: planting.matters,
           eatsGrams: planting.eatsGrams,
-          pickOn: (wanted[planting.id] ?? []).map((w) => w.day),
+          pickOn: (wanted[planting.id] ?? []).filter((w) => !w.isRuledOut).map(({ day, slot }) => ({ day, slot })),
+          notOn: (wanted[planting.id] ?? []).filter((w) => w.isRuledOut).map((w) => w.day),
         },
         counts: counts[season.id] ?? [],
         treatments: treatments[planting.id] ?? [],

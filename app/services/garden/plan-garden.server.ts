@@ -12,7 +12,17 @@ import {
   type PayingAct,
   type TaskProtection,
 } from "~/core/garden";
-import { checkPlan, losersOf, moveCosts, solvePlan, type Loser, type Plan, type PlanProblem } from "~/core/planner";
+import {
+  checkPlan,
+  editedPlan,
+  losersOf,
+  moveCosts,
+  planBase,
+  type Loser,
+  type Plan,
+  type PlanBase,
+  type PlanProblem,
+} from "~/core/planner";
 import type { Db } from "~/db/client.server";
 import type { GardenRow } from "~/db/garden/garden.server";
 import type { Planned } from "~/views/planned";
@@ -24,6 +34,8 @@ import { cropsOf } from "./household-crops.server";
 export interface KeptPlan {
   outlooks: KeptOutlooks;
   planned?: Planned;
+  /** The plan before any day was asked for: every wish starts from it. */
+  base?: PlanBase;
 }
 
 /** Judges the garden and plans its picks. */
@@ -31,10 +43,13 @@ export function planGarden(db: Db, row: GardenRow, kept: KeptPlan): Planned {
   const today = todayOf(row);
   const outlook = lookAhead(gardenState(db, row, today), cropsOf(db), undefined, kept.outlooks);
   const before = kept.planned;
-  if (before && sameProblem(before.outlook, outlook)) kept.planned = { ...before, outlook };
+  const stands = before !== undefined && sameProblem(before.outlook, outlook);
+  if (stands && sameWishes(before.outlook, outlook)) kept.planned = { ...before, outlook };
   else {
-    const plan = byDay(checkedPlan(outlook.problem), outlook.rounds);
+    const base = stands && kept.base ? { ...kept.base, problem: outlook.unwished } : planBase(outlook.unwished);
+    const plan = byDay(checked(outlook.problem, editedPlan(base, outlook.problem)), outlook.rounds);
     kept.planned = { today, outlook, plan, moveCosts: costsOf(outlook, plan), units: row.unitSystem };
+    kept.base = base;
   }
   return kept.planned;
 }
@@ -44,29 +59,34 @@ export function planGarden(db: Db, row: GardenRow, kept: KeptPlan): Planned {
  *
  * @throws {Error} with what is wrong with it
  */
-function checkedPlan(problem: PlanProblem): Plan {
-  const plan = solvePlan(problem);
+function checked(problem: PlanProblem, plan: Plan): Plan {
   const check = checkPlan(problem, plan.picks, plan.ways);
   if (check.status === "not allowed") throw new Error(`the plan is not allowed: ${check.reasons.join("; ")}`);
   return plan;
 }
 
-/** Whether two outlooks ask the same of the planner. */
+/** Whether two outlooks ask the same of the planner but for the days that are asked for. */
 function sameProblem(before: GardenOutlook, now: GardenOutlook): boolean {
   return (
     before.today === now.today &&
     JSON.stringify(limitsIn(before)) === JSON.stringify(limitsIn(now)) &&
     before.plantings.length === now.plantings.length &&
-    // A planting that stands was not looked ahead again: its outlook is the same object.
+    // A planting that stands was not looked ahead again: its parts are the same object.
     before.plantings.every((p, n) => p.parts === now.plantings[n]!.parts)
   );
 }
 
-/** All that the problem holds beside its tasks, and which days are asked for. */
-const limitsIn = ({ problem: { tasks: _, ...limits }, wanted }: GardenOutlook) => [limits, wanted];
+/** All that the problem holds beside its tasks. */
+const limitsIn = ({ unwished: { tasks: _, ...limits } }: GardenOutlook) => limits;
+
+const sameWishes = (before: GardenOutlook, now: GardenOutlook) =>
+  JSON.stringify(wishesIn(before)) === JSON.stringify(wishesIn(now));
+
+/** What is asked of the days, and what came of it. */
+const wishesIn = ({ problem, wanted }: GardenOutlook) => [wanted, problem.tasks.map(({ pins, bans }) => [pins, bans])];
 
 /** A plan as its problem has it. */
-const asSolved = ({ rounds, ...plan }: DayPlan): Plan => ({ ...plan, picks: rounds });
+export const asSolved = ({ rounds, ...plan }: DayPlan): Plan => ({ ...plan, picks: rounds });
 
 /** What moving each planned pick to each other day costs, to the best round of it; null where it cannot be. */
 function costsOf({ problem, plantings, rounds, days }: GardenOutlook, plan: DayPlan): Planned["moveCosts"] {

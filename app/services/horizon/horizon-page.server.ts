@@ -1,3 +1,4 @@
+import { planSheet, type PlanSheet } from "~/core/garden";
 import type { Db } from "~/db/client.server";
 import type { GardenRow } from "~/db/garden/garden.server";
 import { openRound } from "~/db/round/rounds.server";
@@ -6,16 +7,22 @@ import { oddDays } from "~/db/sky/weather.server";
 import { actSentences } from "~/views/sentences/paying-acts";
 import { unfitSentences, type GardenSentence } from "~/views/sentences/garden";
 import { inUnits } from "~/views/words";
+import { editsAtHand } from "./edit-plan.server";
 import { noticesOf } from "../garden/household-crops.server";
+import { asSolved } from "../garden/plan-garden.server";
 import { adviceFor, plannedGarden } from "../garden/planned-garden.server";
 
 /** The start page, but for what does not fit. */
 export function horizonPage(db: Db, garden: GardenRow) {
   const planned = plannedGarden(db, garden);
-  return inUnits(
-    horizonView(planned, openRound(db) !== undefined, [...noticesOf(db), ...oddDaysTold(db)]),
-    planned.units,
-  );
+  const view = horizonView(planned, openRound(db) !== undefined, [...noticesOf(db), ...oddDaysTold(db)]);
+  return inUnits({ ...view, edits: editsAtHand(db, garden) }, planned.units);
+}
+
+/** The plan as one sheet, to be asked again elsewhere. */
+export function sheetOf(db: Db, garden: GardenRow): PlanSheet {
+  const { outlook, plan } = plannedGarden(db, garden);
+  return planSheet(outlook, asSolved(plan));
 }
 
 /** What the plan of the start page has no time for, and which acts pay: it takes longer than the page may. */

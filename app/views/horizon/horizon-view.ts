@@ -91,6 +91,8 @@ export function horizonView(planned: Planned, roundIsOut: boolean, notices: stri
     summary: summaryOf(planned, units),
     round: roundOf(planned, roundIsOut),
     days,
+    /** The rounds that there are hands for. */
+    rounds: outlook.rounds.filter((r) => r.slot !== null).map(({ day, slot }) => ({ day, slot: slot! })),
     bands: bandsOf(planned),
     beds: bedsOf(planned),
     sentences: gardenSentences(planned),
@@ -177,6 +179,8 @@ function bedsOf(planned: Planned) {
         urgent: URGENT.has(p.judgement.verdict.kind),
         ridge: p.ridge.map(drawn),
         clear: p.clear.map(drawn),
+        keepsGiving: p.crop.mode === "repeat",
+        ruledOut: (p.planting.wishes?.notOn ?? []).map((day) => outlook.days.indexOf(day)).filter((n) => n >= 0),
         handles: plannedPicks(p, plan.picks).map((pick, n, all) => plannedPick(planned, p, pick, all[n + 1])),
       })),
     }));

@@ -68,6 +68,7 @@ function moveWords(planned: Planned, p: PlantingOutlook, from: number, to: numbe
   if (to < 0 || to >= outlook.days.length || outlook.away[to]) return [];
   const ban = p.bans[to];
   if (ban) return [`${words}: ${BANS[ban]}.`];
+  if (p.planting.wishes?.notOn.includes(outlook.days[to]!)) return [`${words}: you ruled that day out.`];
   const cost = moveCosts[p.planting.id]?.[from]?.[to] ?? null;
   if (cost === null && (p.judgement.verdict.lookAgain ?? "") > outlook.days[to]!) return [`${words}: not before it is looked at again.`]; // prettier-ignore
   if (cost === null) return [`${words}: no room that day.`];
@@ -84,6 +85,8 @@ export function plannedPick(planned: Planned, p: PlantingOutlook, { day, pieces 
   const near = next !== undefined && next.day - day < ROOM_FOR_A_WORD;
   return {
     day,
+    slot: slotsOfPick(planned, p, day)[0] ?? null,
+    isAsked: planned.outlook.wanted.some((w) => w.plantingId === p.planting.id && w.day === day && !w.blockedBy),
     label: sayExpected(p.crop, pieces, p.doubt, planned.units),
     short: near && isCounted(p.crop) ? `×${Math.max(1, Math.round(pieces))}` : sayPieces(p.crop, pieces, planned.units),
     why: pickReason(planned, p, day, pieces),

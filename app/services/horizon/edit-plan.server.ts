@@ -1,0 +1,95 @@
+import { z } from "zod";
+import { addDays, type IsoDay } from "~/core/calendar";
+import { DayEdit } from "~/core/garden";
+import type { Db } from "~/db/client.server";
+import type { GardenRow } from "~/db/garden/garden.server";
+import { plantingById } from "~/db/beds/plantings.server";
+import { editsMade, editsUndone, insertPlanEdit, markUndone, type Asked, type PlanEdit } from "~/db/beds/plan-edits.server"; // prettier-ignore
+import { endOf, seasonsOf } from "~/db/beds/seasons.server";
+import { deleteWantedDay, putWantedDay, wantedOn } from "~/db/beds/wanted-days.server";
+import { changeWords } from "~/views/horizon/edit-words";
+import { todayOf } from "../garden/clock.server";
+import { cropsOf } from "../garden/household-crops.server";
+
+const MOST_DAYS = 20;
+const MOST_AHEAD_DAYS = 366;
+
+/** Edits of one planting's days, as the page sends them. */
+export const DayEdits = z
+  .array(DayEdit, "Send the days as a list.")
+  .min(1, "No day is changed.")
+  .max(MOST_DAYS, `At most ${MOST_DAYS} days at once.`)
+  .refine((edits) => new Set(edits.map((e) => e.plantingId)).size <= 1, "One planting at a time.")
+  .refine((edits) => new Set(edits.map((e) => e.day)).size === edits.length, "A day twice.");
+
+export type EditOutcome = { status: "noted"; sentence: string } | { status: "refused"; sentence: string };
+
+const refused = (sentence: string): EditOutcome => ({ status: "refused", sentence });
+
+/** Asks for days of a planting, rules them out or leaves them free again; can be undone. */
+export function editDays(db: Db, row: GardenRow, edits: DayEdit[]): EditOutcome {
+  const today = todayOf(row);
+  const { plantingId } = edits[0]!;
+  const season = seasonsOf(db, plantingId).at(-1);
+  if (!season) return refused("This planting is no longer there.");
+  if (endOf(db, season.id)) return refused("It does not grow any more.");
+  if (edits.some((e) => e.day < today)) return refused("That day is over.");
+  if (edits.some((e) => e.day > addDays(today, MOST_AHEAD_DAYS))) return refused("That is more than a year ahead.");
+  return db.transaction(() => {
+    const changes = edits.map(({ day, to, slot }) => ({ day, before: askedOf(db, plantingId, day), after: { to, slot } })); // prettier-ignore
+    for (const { day, after } of changes) put(db, plantingId, day, after);
+    insertPlanEdit(db, { plantingId, changes }, new Date().toISOString());
+    return { status: "noted", sentence: sentenceOf(db, row, { plantingId, changes }) };
+  });
+}
+
+/** Takes the last edit back that concerns a day to come. */
+export function undoEdit(db: Db, row: GardenRow): EditOutcome {
+  const last = editsMade(db).find((e) => isAhead(e, todayOf(row)));
+  if (!last) return refused("There is nothing to undo.");
+  return db.transaction(() => {
+    for (const { day, before } of last.changes) put(db, last.plantingId, day, before);
+    markUndone(db, last.number, true);
+    return { status: "noted", sentence: `Undone: ${sentenceOf(db, row, last)}` };
+  });
+}
+
+/** Does again what was undone last. */
+export function redoEdit(db: Db, row: GardenRow): EditOutcome {
+  const next = editsUndone(db).find((e) => isAhead(e, todayOf(row)));
+  if (!next) return refused("There is nothing to do again.");
+  return db.transaction(() => {
+    for (const { day, after } of next.changes) put(db, next.plantingId, day, after);
+    markUndone(db, next.number, false);
+    return { status: "noted", sentence: `Done again: ${sentenceOf(db, row, next)}` };
+  });
+}
+
+/** What can be undone and done again now, in words; null for nothing. */
+export function editsAtHand(db: Db, row: GardenRow): { undo: string | null; redo: string | null } {
+  const today = todayOf(row);
+  const words = (edit: PlanEdit | undefined) => edit ? sentenceOf(db, row, edit) : null; // prettier-ignore
+  return {
+    undo: words(editsMade(db).find((e) => isAhead(e, today))),
+    redo: words(editsUndone(db).find((e) => isAhead(e, today))),
+  };
+}
+
+const isAhead = ({ changes }: PlanEdit, today: IsoDay) => changes.some((c) => c.day >= today);
+
+function askedOf(db: Db, plantingId: string, day: IsoDay): Asked {
+  const row = wantedOn(db, plantingId, day);
+  if (!row) return { to: "free", slot: null };
+  return { to: row.isRuledOut ? "not" : "pick", slot: row.slot };
+}
+
+function put(db: Db, plantingId: string, day: IsoDay, { to, slot }: Asked): void {
+  if (to === "free") deleteWantedDay(db, plantingId, day);
+  else putWantedDay(db, { id: crypto.randomUUID(), plantingId, day, slot: to === "pick" ? slot : null, isRuledOut: to === "not" }); // prettier-ignore
+}
+
+function sentenceOf(db: Db, row: GardenRow, { plantingId, changes }: Pick<PlanEdit, "plantingId" | "changes">): string {
+  const planting = plantingById(db, plantingId);
+  const crop = cropsOf(db).find((c) => c.id === planting?.cropId)?.name ?? "a planting";
+  return changeWords({ crop, variety: planting?.variety ?? "" }, changes, todayOf(row));
+}
