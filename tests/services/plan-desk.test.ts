@@ -1,12 +1,12 @@
 import { beforeAll, expect, test } from "vitest";
 import { addDays } from "~/core/calendar";
-import { PlanDesk, PlanSheet, moveEdits, plannedPicks, type DayEdit, type EditCost } from "~/core/garden";
+import { PlanDesk, PlanSheet, comesAgain, moveEdits, plannedPicks, type DayEdit, type EditCost } from "~/core/garden";
 import { checkPlan } from "~/core/planner";
 import { theGarden } from "~/db/garden/garden.server";
 import { wantedFrom } from "~/db/beds/wanted-days.server";
 import { todayOf } from "~/services/garden/clock.server";
 import { plannedGarden } from "~/services/garden/planned-garden.server";
-import { DayEdits, editDays, editsAtHand, redoEdit, undoEdit } from "~/services/horizon/edit-plan.server";
+import { PlanAct, actOnPlan, editDays, editsAtHand, redoEdit, undoEdit } from "~/services/horizon/edit-plan.server";
 import { horizonPage, sheetOf } from "~/services/horizon/horizon-page.server";
 import { demoGarden, type GardenOfTest } from "./garden-fixture";
 
@@ -15,7 +15,8 @@ const sent = ({ db }: GardenOfTest) => PlanSheet.parse(JSON.parse(JSON.stringify
 
 function deskOf(made: GardenOfTest, before?: PlanDesk): PlanDesk {
   const desk = new PlanDesk(sent(made), before);
-  for (const _ of desk.prepare());
+  const run = desk.prepare();
+  while (!run.next().done);
   return desk;
 }
 
@@ -47,7 +48,7 @@ beforeAll(() => {
           .filter((to) => to >= 0 && to < outlook.days.length)
           .map((to) => {
             const wishes = { plantingId: p.planting.id, pickOn: [] };
-            const edits = moveEdits(wishes, p.crop.mode === "repeat", outlook.days[day]!, { day: outlook.days[to]!, slot: null }); // prettier-ignore
+            const edits = moveEdits(wishes, comesAgain(p), outlook.days[day]!, { day: outlook.days[to]!, slot: null }); // prettier-ignore
             return { name: `${p.planting.id} ${day} → ${to}`, edits, cost: settled(desk, edits) };
           }),
       ),
@@ -148,15 +149,35 @@ test("a day that is ruled out is empty in the plan, marked on its row, and told 
   undoEdit(db, rowOf(made));
 });
 
-test.each([
-  ["nothing", [], /No day is changed/],
-  ["no list", "x", /Send the days as a list/],
-  ["two plantings", [{ plantingId: "a", day: "2026-09-20", to: "pick" }, { plantingId: "b", day: "2026-09-21", to: "pick" }], /One planting at a time/], // prettier-ignore
-  ["a day twice", [{ plantingId: "a", day: "2026-09-20", to: "pick" }, { plantingId: "a", day: "2026-09-20", to: "not" }], /A day twice/], // prettier-ignore
-])("%s is refused with a sentence", (_, edits, sentence) => {
-  const read = DayEdits.safeParse(edits);
-  expect(read.success).toBe(false);
-  expect(read.error!.issues[0]!.message).toMatch(sentence);
+test("the acts of the horizon are read from a form, and what is none is refused", () => {
+  const { db } = made;
+  const row = rowOf(made);
+  const { outlook, plan } = planOf(made);
+  const p = outlook.plantings.find((x) => x.crop.mode === "repeat" && plannedPicks(x, plan.picks).length > 0)!;
+  const from = outlook.days[plannedPicks(p, plan.picks)[0]!.day]!;
+  const day = outlook.days.find((d, n) => d !== from && outlook.minutesFree[n]! > 0)!;
+  const act = (fields: object) => PlanAct.parse({ plantingId: p.planting.id, ...fields });
+  expect(actOnPlan(db, row, act({ intent: "move", from, day, slot: "" })).status).toBe("noted");
+  const wishes = () => wantedFrom(db, todayOf(row)).map((w) => [w.day, w.isRuledOut, w.slot]);
+  expect(wishes()).toEqual(expect.arrayContaining([[day, false, null], [from, true, null]])); // prettier-ignore
+  // Moved on: the day that was asked for is left free, the first stays ruled out.
+  actOnPlan(db, row, act({ intent: "move", from: day, day: addDays(day, 1), slot: "evening" }));
+  expect(wishes()).toEqual(expect.arrayContaining([[addDays(day, 1), false, "evening"], [from, true, null]])); // prettier-ignore
+  expect(wishes()).toHaveLength(2);
+  actOnPlan(db, row, act({ intent: "leave free", day: addDays(day, 1) }));
+  actOnPlan(db, row, act({ intent: "rule out", day }));
+  expect(wishes().every(([, ruledOut]) => ruledOut)).toBe(true);
+  for (let n = 0; n < 4; n++) actOnPlan(db, row, PlanAct.parse({ intent: "undo" }));
+  expect(wishes()).toEqual([]);
+  for (const wrong of [
+    { intent: "move", from, day: "soon" },
+    { intent: "move", from, day, slot: "noon" },
+    { intent: "burn" },
+    {},
+    { intent: "rule out", plantingId: "", day },
+  ])
+    // prettier-ignore
+    expect(PlanAct.safeParse({ plantingId: "bean-green", ...wrong }).success).toBe(false);
 });
 
 test("a day that is over, one years ahead and a planting that is gone are refused, and nothing is noted", () => {

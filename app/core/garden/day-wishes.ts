@@ -44,6 +44,9 @@ export const PickMove = z.object({
 });
 export type PickMove = z.infer<typeof PickMove>;
 
+/** Whether more than one pick of a planting may be planned. */
+export const comesAgain = ({ parts }: Pick<PlantingOutlook, "parts">): boolean => parts.length > 1 || parts.some((part) => part.task.repeat); // prettier-ignore
+
 /** The wishes after edits, one day after another; an edit of a planting that is not there changes nothing. */
 export function withEdits(wishes: readonly DayWishes[], edits: readonly DayEdit[]): DayWishes[] {
   return wishes.map((w) =>
@@ -61,13 +64,13 @@ export function withEdits(wishes: readonly DayWishes[], edits: readonly DayEdit[
 
 /**
  * What it means to move a planned pick from one day to another: the other is asked for. A day that was asked for is
- * left free; of what keeps giving, one that the plan had chosen is ruled out, or it would be picked on both.
+ * left free; of what is picked more than once, one that the plan had chosen is ruled out, or it would be picked on both.
  *
- * @param keepsGiving - whether more than one pick of it may be planned
+ * @param isPickedAgain - whether more than one pick of it may be planned
  */
 export function moveEdits(
   { plantingId, pickOn }: Pick<DayWishes, "plantingId" | "pickOn">,
-  keepsGiving: boolean,
+  isPickedAgain: boolean,
   from: IsoDay,
   to: { day: IsoDay; slot: Slot | null },
 ): DayEdit[] {
@@ -76,5 +79,5 @@ export function moveEdits(
   if (from === to.day) return [asked];
   const wasAsked = pickOn.some((p) => p.day === from);
   if (wasAsked) return [{ plantingId, day: from, to: "free", slot: null }, asked];
-  return keepsGiving ? [{ plantingId, day: from, to: "not", slot: null }, asked] : [asked];
+  return isPickedAgain ? [{ plantingId, day: from, to: "not", slot: null }, asked] : [asked];
 }

@@ -24,7 +24,7 @@ export { HouseholdLimits, KITCHEN_LOOKS_BACK, isForKitchen, rackFor } from "./ho
 export { type WantBlock, type WantedDay } from "./wanted-days";
 export { payingActs, type PayingAct } from "./paying-acts";
 export { type ProtectionWay, type TaskProtection } from "./planting-offer";
-export { DAY_ASKED, DayEdit, PickMove, moveEdits } from "./day-wishes";
+export { DAY_ASKED, DayEdit, PickMove, comesAgain, moveEdits } from "./day-wishes";
 export { PlanSheet, planSheet } from "./plan-sheet";
 export { PlanDesk, type EditCost } from "./plan-desk";
 export { isCounted } from "./is-counted";

@@ -1,5 +1,6 @@
 import {
   checkPlan,
+  heldStill,
   improvingEdit,
   solvingBase,
   type Picks,
@@ -63,11 +64,15 @@ export class PlanDesk {
     this.base ??= yield* solvingBase(this.sheet.problem);
   }
 
+  get isPrepared(): boolean {
+    return this.base !== undefined;
+  }
+
   /** The edits that moving a planned pick means; none for a planting that is not there. */
   editsOf({ plantingId, from, ...to }: PickMove): DayEdit[] {
     const wishes = this.sheet.wishes.find((w) => w.plantingId === plantingId);
-    const keepsGiving = this.sheet.plantings.find((p) => p.id === plantingId)?.keepsGiving ?? false;
-    return wishes ? moveEdits(wishes, keepsGiving, from, { day: to.day, slot: to.slot }) : [];
+    const comesAgain = this.sheet.plantings.find((p) => p.id === plantingId)?.comesAgain ?? false;
+    return wishes ? moveEdits(wishes, comesAgain, from, { day: to.day, slot: to.slot }) : [];
   }
 
   /**
@@ -199,15 +204,3 @@ const problemWithout = (problem: PlanProblem): PlanProblem => ({
   ...problem,
   tasks: problem.tasks.map(({ pins: _, bans: __, ...task }) => task),
 });
-
-/** Picks with what is pinned put in and what is banned taken out, all else where it is. */
-function heldStill({ tasks, days }: PlanProblem, picks: Picks): Picks {
-  const held: Picks = { ...picks };
-  for (const { id, repeat, pins = [], bans = [] } of tasks) {
-    if (pins.length + bans.length === 0) continue;
-    const open = (picks[id] ?? []).filter((t) => !bans.includes(t));
-    const missing = pins.filter((p) => !open.some((t) => days[t] === days[p]));
-    held[id] = repeat ? [...open, ...missing].sort((a, b) => a - b) : missing.length > 0 ? missing : open;
-  }
-  return held;
-}

@@ -2,7 +2,7 @@ import { z } from "zod";
 import { IsoDay } from "../calendar";
 import { PlanProblem, type Plan } from "../planner";
 import { DayRound } from "./day-rounds";
-import { DayWishes, dayWishesOf } from "./day-wishes";
+import { DayWishes, comesAgain, dayWishesOf } from "./day-wishes";
 import type { GardenOutlook } from "./look-ahead";
 
 const Pieces = z.array(z.array(z.number().min(0)));
@@ -26,7 +26,8 @@ export const PlanSheet = z.object({
       /** Worth of a kilogram at its best, in kilograms of courgette. */
       worthPerKg: z.number().positive(),
       pieceGrams: z.number().positive(),
-      keepsGiving: z.boolean(),
+      /** More than one pick of it may be planned. */
+      comesAgain: z.boolean(),
     }),
   ),
   /** Tasks that are picks of a planting; pieces[row][day], shaped as the problem's tables before they were parted by round. */
@@ -56,14 +57,14 @@ export function planSheet(
     problem: unwished,
     rounds,
     wishes: plantings.map(dayWishesOf),
-    plantings: plantings.map(({ planting, crop, bed }) => ({
+    plantings: plantings.map(({ planting, crop, bed, ...p }) => ({
       id: planting.id,
       crop: crop.name,
       variety: planting.variety,
       bed: bed.name,
       worthPerKg: crop.worthPerKg.value,
       pieceGrams: crop.pieceGrams.value,
-      keepsGiving: crop.mode === "repeat",
+      comesAgain: comesAgain(p),
     })),
     tasks: plantings.flatMap((p) => p.parts.map(({ task, pieces }) => ({ id: task.id, plantingId: p.planting.id, pieces: pieces.map((row) => row.map(told)) }))), // prettier-ignore
     plan: { picks, ways, worth, upperBound },

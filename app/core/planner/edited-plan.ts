@@ -1,5 +1,6 @@
 import { boundAfterEdit } from "./bound-after-edit";
-import type { PlanProblem } from "./problem";
+import { checkPlan } from "./check";
+import type { Picks, PlanProblem, Ways } from "./problem";
 import { SeenPlans } from "./seen-plans";
 import { gapOf, improvingPlan, type Plan, type SolveBudget } from "./solve";
 
@@ -33,9 +34,13 @@ export function planBase(problem: PlanProblem, budget?: SolveBudget): PlanBase {
 /** What an edit may take: about a tenth of a second at sixty plantings, in steps of a few milliseconds. */
 const AFTER_EDIT: SolveBudget = { seed: 3, relaxIterations: 10, boundSplits: 0, repairIterations: 100, cycles: 12 };
 
+/** Worth that a planting's other days must bring for them to move (20 g of courgette): our judgement. */
+const WORTH_MOVING = 0.02;
+
 /**
  * Plans a problem that differs from a base by pins and bans, better and better. What it ends with hangs on base and
- * problem alone, not on the edits that led there: whoever asks the same gets the same.
+ * problem alone, not on the edits that led there: whoever asks the same gets the same. Days that nobody asked to move
+ * stay as they were, where moving them brings next to nothing.
  *
  * @param edited - the base's days, limits and plantings in the same order, with pins and bans
  * @throws {RangeError} when they are others, or a pin cannot be kept
@@ -43,16 +48,58 @@ const AFTER_EDIT: SolveBudget = { seed: 3, relaxIterations: 10, boundSplits: 0, 
 export function* improvingEdit({ problem, plan, seen }: PlanBase, edited: PlanProblem): Generator<Plan, Plan> {
   if (edited === problem) return plan;
   const bound = boundAfterEdit(problem, plan, edited);
-  const bounded = (better: Plan): Plan => {
-    const upperBound = Math.max(better.worth, Math.min(better.upperBound, bound));
-    return { ...better, upperBound, gap: gapOf(edited, better.worth, upperBound) };
+  const held = heldStill(edited, plan.picks);
+  const steady = (better: Plan): Plan => {
+    const { picks, ways, worth } = steadied(edited, { ...plan, picks: held }, better);
+    const upperBound = Math.max(worth, Math.min(better.upperBound, bound));
+    return { ...better, picks, ways, worth, upperBound, gap: gapOf(edited, worth, upperBound) };
   };
   const run = improvingPlan(edited, AFTER_EDIT, { ...plan, seen });
   for (;;) {
     const step = run.next();
-    if (step.done) return bounded(step.value);
-    yield bounded(step.value);
+    if (step.done) return steady(step.value);
+    yield steady(step.value);
   }
+}
+
+type Picked = Pick<Plan, "picks" | "ways" | "worth">;
+
+/** A plan with as many plantings as before as it may, each of which costs next to nothing; or all else as before. */
+function steadied(problem: PlanProblem, before: Picked, { picks, ways, worth }: Picked): Picked {
+  const moved = problem.tasks.map((t) => t.id).filter((id) => isOther(before, { picks, ways }, id));
+  let now: Picked = { picks, ways, worth };
+  for (const id of moved) {
+    const back = {
+      picks: { ...now.picks, [id]: before.picks[id] ?? [] },
+      ways: withWay(now.ways, id, before.ways[id]),
+    };
+    const check = checkPlan(problem, back.picks, back.ways);
+    if (check.status === "allowed" && check.worth > now.worth - WORTH_MOVING) now = { ...back, worth: check.worth };
+  }
+  const check = checkPlan(problem, before.picks, before.ways);
+  const still = moved.filter((id) => isOther(before, now, id)).length;
+  if (check.status === "allowed" && check.worth > now.worth - WORTH_MOVING * still) return { picks: before.picks, ways: before.ways, worth: check.worth }; // prettier-ignore
+  return now;
+}
+
+const isOther = (a: Pick<Plan, "picks" | "ways">, b: Pick<Plan, "picks" | "ways">, id: string) =>
+  a.ways[id] !== b.ways[id] || (a.picks[id] ?? []).join() !== (b.picks[id] ?? []).join();
+
+function withWay(ways: Ways, id: string, way: string | undefined): Ways {
+  const { [id]: _, ...others } = ways;
+  return way === undefined ? others : { ...others, [id]: way };
+}
+
+/** Picks with what is pinned put in and what is banned taken out, all else where it is. */
+export function heldStill({ tasks, days }: PlanProblem, picks: Picks): Picks {
+  const held: Picks = { ...picks };
+  for (const { id, repeat, pins = [], bans = [] } of tasks) {
+    if (pins.length + bans.length === 0) continue;
+    const open = (picks[id] ?? []).filter((t) => !bans.includes(t));
+    const missing = pins.filter((p) => !open.some((t) => days[t] === days[p]));
+    held[id] = repeat ? [...open, ...missing].sort((a, b) => a - b) : missing.length > 0 ? missing : open;
+  }
+  return held;
 }
 
 /** The plan that `improvingEdit` ends with. */

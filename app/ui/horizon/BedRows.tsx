@@ -1,36 +1,64 @@
+import { memo } from "react";
 import { Link } from "react-router";
 import { ReadinessArc } from "~/ui/arc/ReadinessArc";
 import type { HorizonView } from "~/views/horizon/horizon-view";
+import type { MoveTold } from "~/views/horizon/move-words";
+import type { Moving } from "./moving";
 import { RidgeRow } from "./RidgeRow";
 
 type BedShown = HorizonView["beds"][number];
 
+/** A move as the rows show it. */
+export interface MoveShown {
+  moving: Moving;
+  told: MoveTold;
+  /** Days of the plantings that the plan would move. */
+  after: ReadonlyMap<string, number[]>;
+}
+
+interface BedRowsProps {
+  bed: BedShown;
+  view: HorizonView;
+  /** Left out where it changes nothing in this bed. */
+  move?: MoveShown;
+}
+
 /** One bed with its plantings, a ridge each; how it looks is the board's. */
-export function BedRows({ bed, view }: { bed: BedShown; view: HorizonView }) {
-  const days = view.days.map((d) => d.label);
+export const BedRows = memo(function BedRows({ bed, view, move }: BedRowsProps) {
   return (
     <section className="bed" aria-label={bed.name}>
       <div className="bed-name">
         <h2>
-          <a href={`/beds#${bed.id}`}>{bed.name}</a>
+          <a href={`/beds#${bed.id}`} tabIndex={-1}>
+            {bed.name}
+          </a>
         </h2>
         <span className="bed-dot" aria-hidden />
       </div>
-      {bed.plantings.map((p) => (
-        <div key={p.id} className="planting">
-          <Link to={`/check/${p.id}`}>
-            <ReadinessArc at={p.arc.at} spread={p.arc.spread} size="small" label={p.stage} urgent={p.urgent} />
-            <div className="planting-words">
-              <span title={`${p.crop}, ${p.variety}`}>
-                {p.crop}
-                {p.variety && <span className="variety">, {p.variety}</span>}
-              </span>
-              <span data-urgent={p.urgent || undefined}>{p.short}</span>
-            </div>
-          </Link>
-          <RidgeRow planting={p} days={days} bands={view.bands} />
-        </div>
-      ))}
+      {bed.plantings.map((p) => {
+        const after = move?.after.get(p.id);
+        return (
+          <div key={p.id} className="planting" data-row={p.id}>
+            <Link to={`/check/${p.id}`}>
+              <ReadinessArc at={p.arc.at} spread={p.arc.spread} size="small" label={p.stage} urgent={p.urgent} />
+              <div className="planting-words">
+                <span title={`${p.crop}, ${p.variety}`}>
+                  {p.crop}
+                  {p.variety && <span className="variety">, {p.variety}</span>}
+                </span>
+                <span data-urgent={p.urgent || undefined}>{p.short}</span>
+              </div>
+            </Link>
+            <RidgeRow
+              planting={p}
+              days={view.days}
+              bands={view.bands}
+              {...(move?.moving.planting === p && { moving: move.moving, told: move.told })}
+              {...(after && { after })}
+            />
+          </div>
+        );
+      })}
     </section>
   );
-}
+});

@@ -1,5 +1,9 @@
 import { Box, chakra } from "@chakra-ui/react";
+import { Suspense, lazy, useEffect, useMemo, useRef, useState } from "react";
 import type { HorizonView } from "~/views/horizon/horizon-view";
+import { moveTold } from "~/views/horizon/move-words";
+import { whenIdle } from "~/ui/planner/when-idle";
+import { cropAndVariety } from "~/views/words";
 import type { Band } from "~/views/sky/bands";
 import { ink } from "~/ui/theme";
 import { BandStripes } from "./BandStripes";
@@ -7,18 +11,56 @@ import { BedRows } from "./BedRows";
 import { BOARD_CSS } from "./board-css";
 import { PhoneDays, SkyStrip } from "./HorizonSky";
 import { LABELS } from "./layout";
+import { MoveCard } from "./MoveCard";
+import type { Moving, RowPlanting } from "./moving";
+import { usePlanActs } from "./plan-acts";
+import { useMovingPick } from "./useMovingPick";
+import { useKeptFocus } from "./useKeptFocus";
+import { useRowKeys } from "./useRowKeys";
 
-/** Beds in walking order down the side, the days across, every planting a ridge of worth. */
+const PickDrag = lazy(() => import("./PickDrag"));
+
+/** Beds in walking order down the side, the days across, every planting a ridge of worth whose picks can be moved. */
 export function HorizonBoard({ view }: { view: HorizonView }) {
+  const board = useRef<HTMLDivElement>(null);
+  const acts = usePlanActs();
+  const pick = useMovingPick(view, acts);
+  const plantings = useMemo(() => new Map(view.beds.flatMap((b) => b.plantings).map((p) => [p.id, p])), [view]);
+  const plantingOf = (id: string) => plantings.get(id);
+  const [isIdle, setIdle] = useState(false);
+  useEffect(() => whenIdle(() => setIdle(true)), []);
+  const keys = useRowKeys(board, pick, plantingOf, acts.act, (n) => view.days[n]!.day);
+  const focus = useKeptFocus(board, view);
+  const shown = pick.moving ?? pick.refused;
+  const told = shown && toldOf(shown, view, plantingOf);
+  const move = pick.moving && told && { moving: pick.moving, told, after: afterOf(pick.moving) };
   return (
-    <Box position="relative" minWidth="0" overflowX="clip" css={BOARD_CSS}>
+    <Box
+      position="relative"
+      minWidth="0"
+      overflowX="clip"
+      css={BOARD_CSS}
+      ref={board}
+      onPointerDown={pick.dismiss}
+      {...keys}
+      {...focus}
+    >
+      {isIdle && (
+        <Suspense>
+          <PickDrag board={board} pick={pick} plantingOf={plantingOf} count={view.days.length} />
+        </Suspense>
+      )}
       <SkyStrip view={view} />
       <PhoneDays view={view} />
+      <span id="how-to-move" hidden>
+        Space takes it up, arrow keys move it, Space lets it go, Escape puts it back. Delete rules the day out.
+      </span>
       <Box position="relative">
         <Bands view={view} />
-        {view.beds.map((bed) => (
-          <BedRows key={bed.id} bed={bed} view={view} />
-        ))}
+        {view.beds.map((bed) => {
+          const isHere = move && bed.plantings.some((p) => p === move.moving.planting || move.after.has(p.id));
+          return <BedRows key={bed.id} bed={bed} view={view} {...(isHere && { move })} />;
+        })}
         <chakra.span
           aria-hidden
           display={{ base: "none", md: "block" }}
@@ -32,9 +74,35 @@ export function HorizonBoard({ view }: { view: HorizonView }) {
         />
       </Box>
       <Legend />
+      {shown && told && <MoveCard told={told} moving={shown} />}
     </Box>
   );
 }
+
+/** What a move costs, in words. */
+function toldOf(
+  { planting, to, answer }: Moving,
+  view: HorizonView,
+  plantingOf: (id: string) => RowPlanting | undefined,
+) {
+  const handle = (p: RowPlanting | undefined) => (p ? cropAndVariety(p.crop, p.variety) : "");
+  return moveTold({
+    name: handle(planting),
+    to: view.days[to.day]!.label,
+    slot: to.slot,
+    cost: answer?.cost ?? null,
+    isSettled: answer?.isSettled ?? false,
+    units: view.units,
+    nameOf: (id) => handle(plantingOf(id)),
+    labelOf: (day) => view.days[day]!.label,
+    plantingId: planting.id,
+  });
+}
+
+const NONE: ReadonlyMap<string, number[]> = new Map();
+
+const afterOf = ({ answer }: Moving): ReadonlyMap<string, number[]> =>
+  answer?.cost && !answer.cost.blockedBy ? new Map(answer.cost.moved.map((m) => [m.plantingId, m.to])) : NONE;
 
 /** Frost, storm, heat and absence across all rows; the strip names them. On a phone each row has its own. */
 function Bands({ view }: { view: HorizonView }) {
@@ -81,7 +149,10 @@ function Legend() {
       {swatch("storm", "storm")}
       {swatch("heat", "heat")}
       {swatch("away", "away")}
-      <span>Ridge: what a pick that day is worth; the pale part is what the weather may take. ● a planned pick</span>
+      <span>
+        Ridge: what a pick that day is worth; the pale part is what the weather may take. ● a planned pick, ◆ one you
+        asked for, × a day you ruled out
+      </span>
     </chakra.p>
   );
 }

@@ -5,13 +5,17 @@ import { StartRound } from "~/ui/round/StartRound";
 import { ActionLink, Bar, Quiet, QuietSpan } from "~/ui/theme/parts";
 import { GardenSentencesAside } from "./GardenSentencesAside";
 import { HorizonBoard } from "./HorizonBoard";
+import { PlanNote, UndoRedo } from "./PlanEdits";
+import { PlanActsContext } from "./plan-acts";
+import { usePlanEdits, type HorizonPageView } from "./usePlanEdits";
 import { useAdvice } from "./useAdvice";
 
 /** The start page: what is coming, bed by bed, and the plan that meets it. */
-export function HorizonPage({ view }: { view: HorizonView }) {
+export function HorizonPage({ view }: { view: HorizonPageView }) {
   const advice = useAdvice(view);
+  const plan = usePlanEdits(view);
   return (
-    <Box>
+    <PlanActsContext value={plan}>
       <Bar gap="10px 28px" padding={{ base: "14px 16px", md: "14px 28px" }}>
         <chakra.h1 fontSize={{ base: "1.6rem", md: "1.9rem" }}>{view.title}</chakra.h1>
         <Quiet flex="1 1 300px" maxWidth="62ch">
@@ -25,6 +29,7 @@ export function HorizonPage({ view }: { view: HorizonView }) {
             ),
           )}
         </Quiet>
+        <UndoRedo edits={view.edits} />
         <RoundButton round={view.round} />
       </Bar>
       {view.notices.map((notice) => (
@@ -65,7 +70,8 @@ export function HorizonPage({ view }: { view: HorizonView }) {
           </Box>
         </Box>
       )}
-    </Box>
+      <PlanNote told={plan.told} />
+    </PlanActsContext>
   );
 }
 

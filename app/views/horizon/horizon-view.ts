@@ -179,7 +179,6 @@ function bedsOf(planned: Planned) {
         urgent: URGENT.has(p.judgement.verdict.kind),
         ridge: p.ridge.map(drawn),
         clear: p.clear.map(drawn),
-        keepsGiving: p.crop.mode === "repeat",
         ruledOut: (p.planting.wishes?.notOn ?? []).map((day) => outlook.days.indexOf(day)).filter((n) => n >= 0),
         handles: plannedPicks(p, plan.picks).map((pick, n, all) => plannedPick(planned, p, pick, all[n + 1])),
       })),

@@ -1,20 +1,8 @@
 import { addDays, type IsoDay } from "~/core/calendar";
-import type { WantBlock, WantedDay } from "~/core/garden";
+import type { WantedDay } from "~/core/garden";
 import type { Planned } from "../planned";
 import { lower, nameOf, sayDay } from "../words";
-import { BANS } from "./bans";
-
-const BLOCKS: Record<WantBlock, string> = {
-  ...BANS,
-  "no hands": "nobody has a free minute then",
-  "not ready": "it is not ready by then, as far as can be told",
-  once: "it comes off once, and another day is asked for already",
-  minutes: "the minutes of that day are too few for it and what else is asked for",
-  rounds: "the rounds that you set for the week are used up",
-  kitchen: "the kitchen cannot deal with more that day",
-  fridge: "the fridge is full by then",
-  curing: "the racks are full then",
-};
+import { BLOCKS } from "./blocks";
 
 /** What became of a wish for a day. */
 export function wantedWords({ outlook }: Planned, plantingId: string, on: IsoDay): string {
