@@ -60,6 +60,11 @@ const TARGETS: Target[] = [
   { path: "/sky", fields: { intent: "note weather", day: "2026-09-18", low: "9", high: "18", rain: "0", gust: "" } },
   { path: "/sky", fields: { intent: "feed", kind: "station", mode: "address", url: "http://127.0.0.1:9/none" } },
   { path: "/sky", fields: { intent: "stand-in mode", mode: "well" } },
+  { path: "/?index", fields: { intent: "move", plantingId: "courgette-striped", from: "2026-09-21", day: "2026-09-22", slot: "" } }, // prettier-ignore
+  { path: "/?index", fields: { intent: "rule out", plantingId: "bean-green", day: "2026-09-22" } },
+  { path: "/?index", fields: { intent: "leave free", plantingId: "bean-green", day: "2026-09-22" } },
+  { path: "/?index", fields: { intent: "undo" } },
+  { path: "/?index", fields: { intent: "redo" } },
   { path: "/notes", fields: { like: "carrot", name: "Moon carrot" } },
   { path: "/notes/carrot", fields: { intent: "set value", path: "windowDays.value", value: "9" } },
   { path: "/notes/carrot", fields: { intent: "keep variety", name: "Early one", ripeColour: "", sizeLow: "", sizeHigh: "", packetLow: "60", packetHigh: "75" } }, // prettier-ignore

@@ -59,7 +59,7 @@ const FLOORS: Record<string, readonly string[]> = {
 /** Packages that belong to one floor only. */
 const OWN_PACKAGES: [RegExp, string][] = [
   [/^(drizzle-orm|better-sqlite3)/, "db"],
-  [/^(@chakra-ui|@emotion|recharts|lucide-react|idb|@tanstack)/, "ui"],
+  [/^(@chakra-ui|@emotion|recharts|lucide-react|idb|@tanstack|comlink|@use-gesture|react-hotkeys-hook)/, "ui"],
   [/^(ical\.js|p-retry)$/, "adapters"],
 ];
 

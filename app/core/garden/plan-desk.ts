@@ -10,7 +10,6 @@ import {
   type Ways,
 } from "../planner";
 import { moveEdits, withEdits, type DayEdit, type PickMove } from "./day-wishes";
-import { isLookTask } from "./looks-due";
 import type { PlanSheet } from "./plan-sheet";
 import { withWanted, type WantBlock } from "./wanted-days";
 
@@ -44,8 +43,10 @@ const NOTHING: Brought = { grams: 0, minutes: 0 };
 /** A plan on the desk: says what an edit of it costs, about at once, and settled when the planner was asked again. */
 export class PlanDesk {
   private base: PlanBase | undefined;
-  private standing: Standing;
+  private standsFor: ReturnType<PlanDesk["worthOfStanding"]> | undefined;
+  private readonly standing: Standing;
   private readonly rowsOf: Map<string, PlanSheet["tasks"][number]>;
+  private readonly tasksOf = new Map<string, string[]>();
   private readonly gramsOf: Map<string, number>;
 
   /** @param before - a desk of the same garden: what it has worked out is taken over where the problem is the same */
@@ -55,6 +56,7 @@ export class PlanDesk {
   ) {
     this.standing = sheet.plan;
     this.rowsOf = new Map(sheet.tasks.map((t) => [t.id, t]));
+    for (const { id, plantingId } of sheet.tasks) this.tasksOf.set(plantingId, [...(this.tasksOf.get(plantingId) ?? []), id]); // prettier-ignore
     this.gramsOf = new Map(sheet.plantings.map((p) => [p.id, p.pieceGrams]));
     if (before?.base && JSON.stringify(before.sheet.problem) === JSON.stringify(sheet.problem)) this.base = { ...before.base, problem: sheet.problem }; // prettier-ignore
   }
@@ -136,16 +138,21 @@ export class PlanDesk {
     return rounds[problem.days.indexOf(day)]?.day ?? -1;
   }
 
+  private worthOfStanding() {
+    const { picks, ways } = this.standing;
+    // Without wishes what stands is allowed, whatever was asked.
+    const walked = checkPlan(this.sheet.problem, picks, ways);
+    return { before: this.brought(picks), minutesBefore: walked.status === "allowed" ? sum(walked.minutesUsed) : 0 };
+  }
+
   private cost(edits: readonly DayEdit[], problem: PlanProblem, plan: { picks: Picks; ways: Ways }): EditCost | null {
     const check = checkPlan(problem, plan.picks, plan.ways);
     if (check.status !== "allowed") return null;
     const own = new Set(edits.map((e) => e.plantingId));
     const [edited] = this.sheet.plantings.filter((p) => own.has(p.id));
     const lost = this.standing.worth - check.worth;
-    const before = this.brought(this.standing.picks);
+    const { before, minutesBefore } = (this.standsFor ??= this.worthOfStanding());
     const after = this.brought(plan.picks);
-    const walked = checkPlan(problemWithout(problem), this.standing.picks, this.standing.ways);
-    const minutesBefore = walked.status === "allowed" ? sum(walked.minutesUsed) : 0;
     const ofOwn = (of: Map<string, Brought>) => total([...of].filter(([id]) => own.has(id)).map(([, b]) => b));
     return {
       blockedBy: null,
@@ -181,13 +188,13 @@ export class PlanDesk {
   }
 
   private moved(picks: Picks, own: ReadonlySet<string>): EditCost["moved"] {
-    const days = (of: Picks, plantingId: string) => {
-      const ids = this.sheet.tasks.filter((t) => t.plantingId === plantingId && !isLookTask(t.id)).map((t) => t.id);
-      return [...new Set(ids.flatMap((id) => (of[id] ?? []).map((t) => this.sheet.rounds[t]!.day)))].sort((a, b) => a - b); // prettier-ignore
-    };
+    const days = (of: Picks, ids: readonly string[]) =>
+      [...new Set(ids.flatMap((id) => (of[id] ?? []).map((t) => this.sheet.rounds[t]!.day)))].sort((a, b) => a - b);
     const ownFirst = [...this.sheet.plantings].sort((a, b) => Number(own.has(b.id)) - Number(own.has(a.id)));
     return ownFirst.flatMap(({ id }) => {
-      const [from, to] = [days(this.standing.picks, id), days(picks, id)];
+      const ids = this.tasksOf.get(id) ?? [];
+      if (ids.every((task) => (picks[task] ?? []).join() === (this.standing.picks[task] ?? []).join())) return [];
+      const [from, to] = [days(this.standing.picks, ids), days(picks, ids)];
       return from.join() === to.join() ? [] : [{ plantingId: id, from, to }];
     });
   }
@@ -198,9 +205,3 @@ const total = (of: readonly Brought[]): Brought => ({ grams: sum(of.map((b) => b
 const less = (a: Brought, b: Brought): Brought => ({ grams: a.grams - b.grams, minutes: a.minutes - b.minutes });
 
 const pinned = ({ tasks }: PlanProblem): [string, number][] => tasks.flatMap(({ id, pins = [] }) => pins.map((t): [string, number] => [id, t])); // prettier-ignore
-
-/** The problem as it is without anybody's word: what stands is allowed in it whatever is asked now. */
-const problemWithout = (problem: PlanProblem): PlanProblem => ({
-  ...problem,
-  tasks: problem.tasks.map(({ pins: _, bans: __, ...task }) => task),
-});

@@ -1,6 +1,6 @@
 import { chakra, Popover, Portal } from "@chakra-ui/react";
 import { Action, Bar } from "~/ui/theme/parts";
-import { PickButton, type PickHandleProps } from "./PickHandle";
+import { PickButton, type PickHandleProps } from "./PickButton";
 import { usePlanActs } from "./plan-acts";
 
 /** A planned pick that was asked why: its reasons, and what else can be done with its day. */

@@ -3,7 +3,7 @@ import { Link } from "react-router";
 import { ReadinessArc } from "~/ui/arc/ReadinessArc";
 import type { HorizonView } from "~/views/horizon/horizon-view";
 import type { MoveTold } from "~/views/horizon/move-words";
-import type { Moving } from "./moving";
+import type { Moving, RowPlanting } from "./moving";
 import { RidgeRow } from "./RidgeRow";
 
 type BedShown = HorizonView["beds"][number];
@@ -39,16 +39,7 @@ export const BedRows = memo(function BedRows({ bed, view, move }: BedRowsProps) 
         const after = move?.after.get(p.id);
         return (
           <div key={p.id} className="planting" data-row={p.id}>
-            <Link to={`/check/${p.id}`}>
-              <ReadinessArc at={p.arc.at} spread={p.arc.spread} size="small" label={p.stage} urgent={p.urgent} />
-              <div className="planting-words">
-                <span title={`${p.crop}, ${p.variety}`}>
-                  {p.crop}
-                  {p.variety && <span className="variety">, {p.variety}</span>}
-                </span>
-                <span data-urgent={p.urgent || undefined}>{p.short}</span>
-              </div>
-            </Link>
+            <PlantingName planting={p} />
             <RidgeRow
               planting={p}
               days={view.days}
@@ -60,5 +51,21 @@ export const BedRows = memo(function BedRows({ bed, view, move }: BedRowsProps) 
         );
       })}
     </section>
+  );
+});
+
+/** A planting by its name, its arc and its verdict in short. */
+const PlantingName = memo(function PlantingName({ planting: p }: { planting: RowPlanting }) {
+  return (
+    <Link to={`/check/${p.id}`}>
+      <ReadinessArc at={p.arc.at} spread={p.arc.spread} size="small" label={p.stage} urgent={p.urgent} />
+      <div className="planting-words">
+        <span title={`${p.crop}, ${p.variety}`}>
+          {p.crop}
+          {p.variety && <span className="variety">, {p.variety}</span>}
+        </span>
+        <span data-urgent={p.urgent || undefined}>{p.short}</span>
+      </div>
+    </Link>
   );
 });

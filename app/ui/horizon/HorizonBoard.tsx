@@ -1,8 +1,8 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { Suspense, lazy, useEffect, useMemo, useRef, useState } from "react";
+import { Suspense, lazy, memo, useEffect, useMemo, useRef, useState } from "react";
 import type { HorizonView } from "~/views/horizon/horizon-view";
 import { moveTold } from "~/views/horizon/move-words";
-import { whenIdle } from "~/ui/planner/when-idle";
+import { whenIdle } from "./when-idle";
 import { cropAndVariety } from "~/views/words";
 import type { Band } from "~/views/sky/bands";
 import { ink } from "~/ui/theme";
@@ -105,7 +105,7 @@ const afterOf = ({ answer }: Moving): ReadonlyMap<string, number[]> =>
   answer?.cost && !answer.cost.blockedBy ? new Map(answer.cost.moved.map((m) => [m.plantingId, m.to])) : NONE;
 
 /** Frost, storm, heat and absence across all rows; the strip names them. On a phone each row has its own. */
-function Bands({ view }: { view: HorizonView }) {
+const Bands = memo(function Bands({ view }: { view: HorizonView }) {
   return (
     <Box
       position="absolute"
@@ -120,9 +120,9 @@ function Bands({ view }: { view: HorizonView }) {
       <BandStripes bands={view.bands} count={view.days.length} />
     </Box>
   );
-}
+});
 
-function Legend() {
+const Legend = memo(function Legend() {
   const swatch = (kind: Band["kind"], words: string) => (
     <chakra.span display="inline-flex" alignItems="center" gap="6px">
       <span
@@ -155,4 +155,4 @@ function Legend() {
       </span>
     </chakra.p>
   );
-}
+});

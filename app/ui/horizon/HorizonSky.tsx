@@ -1,4 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
+import { memo } from "react";
 import type { HorizonView } from "~/views/horizon/horizon-view";
 import { sayTemperature, sayWind } from "~/views/words";
 import { LABELS } from "./layout";
@@ -7,7 +8,7 @@ import { QuietSpan } from "~/ui/theme/parts";
 type Day = HorizonView["days"][number];
 
 /** The phone's day line: dates over the ridges, cold ones in the cold colour with their low. */
-export function PhoneDays({ view }: { view: HorizonView }) {
+export const PhoneDays = memo(function PhoneDays({ view }: { view: HorizonView }) {
   return (
     <Box
       display={{ base: "grid", md: "none" }}
@@ -35,10 +36,10 @@ export function PhoneDays({ view }: { view: HorizonView }) {
       ))}
     </Box>
   );
-}
+});
 
 /** The table's sky over the ridges: dates, spans of warmth, rain, gusts, and the names of the bands. */
-export function SkyStrip({ view }: { view: HorizonView }) {
+export const SkyStrip = memo(function SkyStrip({ view }: { view: HorizonView }) {
   const bottom = Math.min(...view.days.map((d) => d.minC), -2);
   const top = Math.max(...view.days.map((d) => d.maxC), bottom + 5);
   const at = (c: number) => 100 * (1 - (c - bottom) / (top - bottom));
@@ -69,7 +70,7 @@ export function SkyStrip({ view }: { view: HorizonView }) {
       </Box>
     </Box>
   );
-}
+});
 
 interface SkyDayProps {
   day: Day;

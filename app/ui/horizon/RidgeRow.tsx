@@ -5,7 +5,8 @@ import type { MoveTold } from "~/views/horizon/move-words";
 import { BandStripes } from "./BandStripes";
 import { ROW_HEIGHT as HEIGHT, ridgeY } from "./layout";
 import type { Moving, RowPlanting } from "./moving";
-import { PickHandle, acrossRow } from "./PickHandle";
+import { acrossRow } from "./PickButton";
+import { PickHandle } from "./PickHandle";
 import { usePlanActs } from "./plan-acts";
 
 interface RidgeRowProps {

@@ -1,5 +1,6 @@
 import type { SystemStyleObject } from "@chakra-ui/react";
 import { ink } from "~/ui/theme";
+import { FOOT_CARD } from "./FootCard";
 import { LABELS, ROW_HEIGHT } from "./layout";
 
 const HALO = `0 0 3px ${ink("paper")}, 0 0 3px ${ink("paper")}, 0 0 5px ${ink("paper")}`;
@@ -133,6 +134,11 @@ export const BOARD_CSS: SystemStyleObject = {
     textAlign: "left",
     textShadow: HALO,
   },
+  "& .move-card": FOOT_CARD,
+  "& .move-card[data-low]": { bottom: "auto", top: "10px" },
+  "& .move-card[data-blocked]": { borderColor: "persimmon" },
+  "& .move-card > p": { margin: "2px 0 0" },
+  "& .move-card > p:first-of-type": { margin: 0, fontFamily: "heading", fontSize: "1.15rem", fontWeight: 600 },
   "& .pick-label[data-edge=near]": { left: "auto", right: "33px" },
   "& .pick-label[data-edge=nearing]": { left: { base: "auto", md: "33px" }, right: { base: "33px", md: "auto" } },
 }; // prettier-ignore

@@ -1,6 +1,6 @@
 import type { Slot } from "~/core/hands";
 import type { HorizonView } from "~/views/horizon/horizon-view";
-import type { MoveAnswer } from "~/ui/planner/plan.worker";
+import type { MoveAnswer } from "./plan.worker";
 
 export type RowPlanting = HorizonView["beds"][number]["plantings"][number];
 

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import type { HorizonView } from "~/views/horizon/horizon-view";
-import type { MoveAnswer } from "~/ui/planner/plan.worker";
-import { usePlanWorker } from "~/ui/planner/usePlanWorker";
+import type { MoveAnswer } from "./plan.worker";
+import { usePlanWorker } from "./usePlanWorker";
 import type { PlanActs } from "./plan-acts";
 import { placesOf, type Moving, type Place, type RowPlanting } from "./moving";
 

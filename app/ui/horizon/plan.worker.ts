@@ -42,8 +42,10 @@ class PlanWorker {
   }
 
   private async prepare(desk: PlanDesk): Promise<void> {
+    const start = performance.now();
     const run = desk.prepare();
     while (desk === this.desk && !run.next().done) await breath();
+    performance.measure("plan solved", { start });
   }
 
   /** Tells what a move costs, again and again until it is settled or another is asked. */
@@ -53,16 +55,20 @@ class PlanWorker {
     if (asked !== this.asked) return;
     if (!desk) return tell({ cost: null, isSettled: true });
     const edits = desk.editsOf(move);
-    tell({ cost: desk.about(edits), isSettled: false });
+    const about = desk.about(edits);
+    let told = about?.lost;
+    tell({ cost: about, isSettled: false });
     await this.solved;
     if (asked !== this.asked || !desk.isPrepared) return;
     const run = desk.settling(edits);
     for (;;) {
       await breath();
       if (asked !== this.asked) return;
-      const step = run.next();
-      tell({ cost: step.value, isSettled: step.done ?? false });
-      if (step.done) return;
+      const { value: cost, done: isSettled = false } = run.next();
+      // What says the same again is not worth a drawing.
+      if (isSettled || cost.lost !== told) tell({ cost, isSettled });
+      told = cost.lost;
+      if (isSettled) return;
     }
   }
 
