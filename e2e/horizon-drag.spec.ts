@@ -110,6 +110,15 @@ test("by keyboard alone: taken up, moved, put back, moved again, ruled out, and 
   await expect(row(page, "courgette-striped").getByRole("button", { name: /You asked for it/ })).toBeVisible();
 });
 
+test("the keys are told by one of them", async ({ page, demo }) => {
+  await opened(page, demo.url);
+  await page.keyboard.press("?");
+  const sheet = page.getByRole("dialog", { name: "By keyboard" });
+  await expect(sheet).toContainText("takes a pick up");
+  await page.keyboard.press("Escape");
+  await expect(sheet).toBeHidden();
+});
+
 test("a day without hands is refused before it is let go, with the limit, and the pick goes back", async ({
   page,
   demo,

@@ -1,7 +1,7 @@
 import { chromium } from "@playwright/test";
 import { CHROMIUM } from "../e2e/chromium";
 
-/** Pictures of running screens: tsx scripts/picture.ts OUTPUT PATH [WIDTHxHEIGHT] [dark] … */
+/** Pictures of running screens: tsx scripts/picture.ts OUTPUT PATH [WIDTHxHEIGHT] [dark] [click=NAME] [drag=PLANTING:DAYS] … */
 const [out = "picture.png", path = "/", size = "1280x800", ...flags] = process.argv.slice(2);
 const [width = 1280, height = 800] = size.split("x").map(Number);
 const base = process.env.AKMEDON_URL ?? "http://127.0.0.1:4160";
@@ -22,6 +22,19 @@ for (const flag of flags.filter((f) => f.startsWith("click="))) {
     .first()
     .click();
   await page.waitForTimeout(600);
+}
+for (const flag of flags.filter((f) => f.startsWith("drag="))) {
+  const [plantingId, columns] = flag.slice(5).split(":");
+  await page.waitForTimeout(2500);
+  const handle = page.locator(`[data-row="${plantingId}"] .pick`).first();
+  await handle.evaluate((el) => el.scrollIntoView({ block: "center" }));
+  const at = (await handle.boundingBox())!;
+  const row = (await page.locator(`[data-ridge="${plantingId}"]`).boundingBox())!;
+  const [x, y] = [at.x + at.width / 2, at.y + at.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  await page.mouse.move(x + (Number(columns) * row.width) / 14, y, { steps: 6 });
+  await page.locator("[data-settled]").waitFor();
 }
 for (const flag of flags.filter((f) => f.startsWith("scroll="))) await page.mouse.wheel(0, Number(flag.slice(7)));
 await page.waitForTimeout(300);

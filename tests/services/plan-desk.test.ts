@@ -5,6 +5,7 @@ import { checkPlan } from "~/core/planner";
 import { theGarden } from "~/db/garden/garden.server";
 import { wantedFrom } from "~/db/beds/wanted-days.server";
 import { todayOf } from "~/services/garden/clock.server";
+import { plantingWanted } from "~/services/beds/planting-page.server";
 import { plannedGarden } from "~/services/garden/planned-garden.server";
 import { PlanAct, actOnPlan, editDays, editsAtHand, redoEdit, undoEdit } from "~/services/horizon/edit-plan.server";
 import { horizonPage, sheetOf } from "~/services/horizon/horizon-page.server";
@@ -146,6 +147,7 @@ test("a day that is ruled out is empty in the plan, marked on its row, and told 
   expect(plannedPicks(now, after.plan.picks).map((pick) => pick.day)).not.toContain(day);
   const row = horizonPage(db, rowOf(made)).beds.flatMap((b) => b.plantings).find((x) => x.id === p.planting.id)!; // prettier-ignore
   expect(row.ruledOut).toEqual([day]);
+  expect(plantingWanted(db, rowOf(made), p.planting.id).map((w) => w.words)).toEqual(["ruled out, the plan leaves it alone"]); // prettier-ignore
   undoEdit(db, rowOf(made));
 });
 

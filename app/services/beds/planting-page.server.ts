@@ -10,7 +10,7 @@ import { treatmentsOf } from "~/db/beds/treatments.server";
 import { wantedFrom } from "~/db/beds/wanted-days.server";
 import { cropNames } from "~/views/notes/field-notes-view";
 import { seasonsView } from "~/views/beds/seasons-view";
-import { householdNumber, inUnits, shortDay } from "~/views/words";
+import { householdNumber, inUnits, saySlot, shortDay } from "~/views/words";
 import { wantedWords } from "~/views/sentences/wanted";
 import { todayOf } from "../garden/clock.server";
 import { cropsOf, wayOf } from "../garden/household-crops.server";
@@ -22,11 +22,16 @@ export function plantingLife(db: Db, garden: GardenRow, plantingId: string) {
   return inUnits(seasonLifeOf(db, garden, plantingId), garden.unitSystem);
 }
 
-/** Days on which a planting is wanted, and what the plan says to each. */
+/** Days on which a planting is wanted or ruled out, and what the plan says to each. */
 export function plantingWanted(db: Db, garden: GardenRow, plantingId: string) {
   const planned = plannedGarden(db, garden);
   const days = wantedFrom(db, planned.today).filter((w) => w.plantingId === plantingId);
-  return inUnits(days.map(({ id, day }) => ({ id, day: shortDay(day, planned.today), words: wantedWords(planned, plantingId, day) })), garden.unitSystem); // prettier-ignore
+  const shown = days.map(({ id, day, slot, isRuledOut }) => ({
+    id,
+    day: [shortDay(day, planned.today), slot ? saySlot(slot) : ""].filter(Boolean).join(" "),
+    words: isRuledOut ? "ruled out, the plan leaves it alone" : wantedWords(planned, plantingId, day),
+  }));
+  return inUnits(shown, garden.unitSystem);
 }
 
 /** A planting with its seasons, for changing it; undefined when there is none such. */

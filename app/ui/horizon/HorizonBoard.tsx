@@ -10,6 +10,7 @@ import { BandStripes } from "./BandStripes";
 import { BedRows } from "./BedRows";
 import { BOARD_CSS } from "./board-css";
 import { PhoneDays, SkyStrip } from "./HorizonSky";
+import { KeysSheet } from "./KeysSheet";
 import { LABELS } from "./layout";
 import { MoveCard } from "./MoveCard";
 import type { Moving, RowPlanting } from "./moving";
@@ -74,6 +75,7 @@ export function HorizonBoard({ view }: { view: HorizonView }) {
         />
       </Box>
       <Legend />
+      <KeysSheet />
       {shown && told && <MoveCard told={told} moving={shown} />}
     </Box>
   );

@@ -29,8 +29,10 @@ export function HorizonPage({ view }: { view: HorizonPageView }) {
             ),
           )}
         </Quiet>
-        <UndoRedo edits={view.edits} />
-        <RoundButton round={view.round} />
+        <Bar gap="10px" flexDirection={{ base: "row-reverse", md: "row" }} justifyContent="flex-end">
+          <UndoRedo edits={view.edits} />
+          <RoundButton round={view.round} />
+        </Bar>
       </Bar>
       {view.notices.map((notice) => (
         <chakra.p key={notice} role="status" margin="0" padding={{ base: "0 16px 12px", md: "0 28px 12px" }}>

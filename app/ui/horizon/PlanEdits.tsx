@@ -10,7 +10,8 @@ import type { EditTold, HorizonPageView } from "./usePlanEdits";
 export function UndoRedo({ edits: { undo, redo } }: Pick<HorizonPageView, "edits">) {
   const { act, isBusy } = usePlanActs();
   return (
-    <chakra.span display="inline-flex" gap="6px">
+    // On a phone nothing is there while there is nothing to undo; at the table the line keeps its place.
+    <chakra.span display={{ base: undo || redo ? "inline-flex" : "none", md: "inline-flex" }}>
       <Action
         size="small"
         tone="bare"
