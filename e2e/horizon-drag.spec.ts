@@ -110,6 +110,22 @@ test("by keyboard alone: taken up, moved, put back, moved again, ruled out, and 
   await expect(row(page, "courgette-striped").getByRole("button", { name: /You asked for it/ })).toBeVisible();
 });
 
+test("a bed, a planting or what is said of it is found, and the first is gone to", async ({ page, demo }) => {
+  await opened(page, demo.url);
+  await page.keyboard.press("/");
+  const field = page.getByRole("searchbox", { name: "Find a bed or a planting" }).and(page.locator(":visible"));
+  await field.fill("long courg");
+  await expect(page.locator("[data-row]")).toHaveCount(2);
+  await page.keyboard.press("Enter");
+  await expect(row(page, "courgette-striped").locator("a")).toBeFocused();
+  await field.fill("look");
+  for (const words of await page.locator("[data-row]").allInnerTexts()) expect(words).toMatch(/look/i);
+  await field.fill("pineapple");
+  await expect(page.getByText("Nothing here is called “pineapple”.")).toBeVisible();
+  await field.press("Escape");
+  await expect(row(page, "kale-curly")).toBeVisible();
+});
+
 test("the keys are told by one of them", async ({ page, demo }) => {
   await opened(page, demo.url);
   await page.keyboard.press("?");

@@ -1,8 +1,9 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { Suspense, lazy, memo, useEffect, useMemo, useRef, useState } from "react";
+import { Suspense, lazy, memo, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import type { HorizonView } from "~/views/horizon/horizon-view";
 import { moveTold } from "~/views/horizon/move-words";
 import { whenIdle } from "./when-idle";
+import { Quiet } from "~/ui/theme/parts";
 import { cropAndVariety } from "~/views/words";
 import type { Band } from "~/views/sky/bands";
 import { ink } from "~/ui/theme";
@@ -10,6 +11,8 @@ import { BandStripes } from "./BandStripes";
 import { BedRows } from "./BedRows";
 import { BOARD_CSS } from "./board-css";
 import { PhoneDays, SkyStrip } from "./HorizonSky";
+import { FindField } from "./FindField";
+import { foundBeds } from "./found-beds";
 import { KeysSheet } from "./KeysSheet";
 import { LABELS } from "./layout";
 import { MoveCard } from "./MoveCard";
@@ -31,6 +34,9 @@ export function HorizonBoard({ view }: { view: HorizonView }) {
   const [isIdle, setIdle] = useState(false);
   useEffect(() => whenIdle(() => setIdle(true)), []);
   const keys = useRowKeys(board, pick, plantingOf, acts.act, (n) => view.days[n]!.day);
+  const [sought, setSought] = useState("");
+  const beds = useMemo(() => foundBeds(view.beds, sought), [view, sought]);
+  const goToFirst = useCallback(() => board.current?.querySelector<HTMLElement>(".planting > a")?.focus(), []);
   const focus = useKeptFocus(board, view);
   const shown = pick.moving ?? pick.refused;
   const told = shown && toldOf(shown, view, plantingOf);
@@ -51,14 +57,22 @@ export function HorizonBoard({ view }: { view: HorizonView }) {
           <PickDrag board={board} pick={pick} plantingOf={plantingOf} count={view.days.length} />
         </Suspense>
       )}
-      <SkyStrip view={view} />
+      <SkyStrip view={view} onFind={setSought} onGo={goToFirst} />
+      <Box display={{ base: "block", md: "none" }} padding="0 16px 8px">
+        <FindField onFind={setSought} onGo={goToFirst} />
+      </Box>
       <PhoneDays view={view} />
       <span id="how-to-move" hidden>
         Space takes it up, arrow keys move it, Space lets it go, Escape puts it back. Delete rules the day out.
       </span>
       <Box position="relative">
         <Bands view={view} />
-        {view.beds.map((bed) => {
+        {beds.length === 0 && (
+          <Quiet padding="18px 28px" position="relative" zIndex="2">
+            Nothing here is called “{sought.trim()}”.
+          </Quiet>
+        )}
+        {beds.map((bed) => {
           const isHere = move && bed.plantings.some((p) => p === move.moving.planting || move.after.has(p.id));
           return <BedRows key={bed.id} bed={bed} view={view} {...(isHere && { move })} />;
         })}

@@ -2,6 +2,7 @@ import { Box, chakra } from "@chakra-ui/react";
 import { memo } from "react";
 import type { HorizonView } from "~/views/horizon/horizon-view";
 import { sayTemperature, sayWind } from "~/views/words";
+import { FindField } from "./FindField";
 import { LABELS } from "./layout";
 import { QuietSpan } from "~/ui/theme/parts";
 
@@ -38,8 +39,14 @@ export const PhoneDays = memo(function PhoneDays({ view }: { view: HorizonView }
   );
 });
 
+interface SkyStripProps {
+  view: HorizonView;
+  onFind: (words: string) => void;
+  onGo: () => void;
+}
+
 /** The table's sky over the ridges: dates, spans of warmth, rain, gusts, and the names of the bands. */
-export const SkyStrip = memo(function SkyStrip({ view }: { view: HorizonView }) {
+export const SkyStrip = memo(function SkyStrip({ view, onFind, onGo }: SkyStripProps) {
   const bottom = Math.min(...view.days.map((d) => d.minC), -2);
   const top = Math.max(...view.days.map((d) => d.maxC), bottom + 5);
   const at = (c: number) => 100 * (1 - (c - bottom) / (top - bottom));
@@ -55,7 +62,10 @@ export const SkyStrip = memo(function SkyStrip({ view }: { view: HorizonView }) 
       borderColor="ink"
     >
       <Box padding="6px 10px 6px 28px" fontSize="0.9rem" color="soft" alignSelf="end">
-        Low, high, rain; ≋ gusts, {view.units === "metric" ? "km/h" : "mph"}
+        <FindField onFind={onFind} onGo={onGo} />
+        <chakra.span display="block" marginTop="6px">
+          Low, high, rain; ≋ gusts, {view.units === "metric" ? "km/h" : "mph"}
+        </chakra.span>
       </Box>
       <Box
         display="grid"

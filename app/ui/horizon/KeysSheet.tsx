@@ -10,6 +10,7 @@ const KEYS = [
   ["Space", "takes a pick up; then ← → move it, Space or Enter lets it go, Esc puts it back"],
   ["Delete", "on a pick: not on this day"],
   ["Ctrl+Z, Ctrl+Shift+Z", "undo, do again"],
+  ["/", "find a bed or a planting; Enter goes to the first, Esc shows all again"],
   ["?", "this sheet"],
 ] as const;
 
