@@ -29,7 +29,7 @@ export function HorizonPage({ view }: { view: HorizonPageView }) {
             ),
           )}
         </Quiet>
-        <Bar gap="10px" flexDirection={{ base: "row-reverse", md: "row" }} justifyContent="flex-end">
+        <Bar gap="10px" flexWrap={{ base: "wrap-reverse", md: "wrap" }}>
           <UndoRedo edits={view.edits} />
           <RoundButton round={view.round} />
         </Bar>
