@@ -17,6 +17,7 @@ export default [
   ]),
   route("plan.json", "routes/plan-json.ts"),
   route("advice", "routes/advice.ts"),
+  route("what-if", "routes/what-if.ts"),
   route("health", "routes/health.tsx"),
   route("places", "routes/places.ts"),
   route("ledger.csv", "routes/ledger-csv.ts"),

@@ -211,7 +211,7 @@ class OurSeason {
   private plan(minutes: number): Planned {
     const outlook = lookAhead(this.state(minutes), catalogue(), undefined, this.outlooks);
     const plan = planDays(outlook, BUDGET);
-    return { today: this.walk.today, outlook, plan, moveCosts: {}, units: "metric" };
+    return { today: this.walk.today, outlook, plan, near: {}, moveCosts: {}, units: "metric" };
   }
 
   private state(minutes: number): GardenState {

@@ -3,7 +3,7 @@ import type { Route } from "./+types/horizon";
 import { knownGarden } from "~/services/garden/known-garden.server";
 import { whenPlanned } from "~/services/garden/when-planned.server";
 import { wholeOrTold } from "~/services/garden/whole-or-told.server";
-import { PlanAct, actOnPlan } from "~/services/horizon/edit-plan.server";
+import { PlanAct, actOnPlan } from "~/services/horizon/act-on-plan.server";
 import { horizonPage } from "~/services/horizon/horizon-page.server";
 import { HorizonPage } from "~/ui/horizon/HorizonPage";
 import { inUnits } from "~/views/words";

@@ -7,7 +7,8 @@ import { wantedFrom } from "~/db/beds/wanted-days.server";
 import { todayOf } from "~/services/garden/clock.server";
 import { plantingWanted } from "~/services/beds/planting-page.server";
 import { plannedGarden } from "~/services/garden/planned-garden.server";
-import { PlanAct, actOnPlan, editDays, editsAtHand, redoEdit, undoEdit } from "~/services/horizon/edit-plan.server";
+import { PlanAct, actOnPlan } from "~/services/horizon/act-on-plan.server";
+import { editDays, editsAtHand, redoEdit, undoEdit } from "~/services/horizon/edit-plan.server";
 import { horizonPage, sheetOf } from "~/services/horizon/horizon-page.server";
 import { demoGarden, type GardenOfTest } from "./garden-fixture";
 

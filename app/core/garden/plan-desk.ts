@@ -58,12 +58,12 @@ export class PlanDesk {
     this.rowsOf = new Map(sheet.tasks.map((t) => [t.id, t]));
     for (const { id, plantingId } of sheet.tasks) this.tasksOf.set(plantingId, [...(this.tasksOf.get(plantingId) ?? []), id]); // prettier-ignore
     this.gramsOf = new Map(sheet.plantings.map((p) => [p.id, p.pieceGrams]));
-    if (before?.base && JSON.stringify(before.sheet.problem) === JSON.stringify(sheet.problem)) this.base = { ...before.base, problem: sheet.problem }; // prettier-ignore
+    if (before?.base && isSameAsked(before.sheet, sheet)) this.base = { ...before.base, problem: sheet.problem };
   }
 
   /** Solves the problem once more, step by step, to have at hand what edits start from. */
   *prepare(): Generator<void, void> {
-    this.base ??= yield* solvingBase(this.sheet.problem);
+    this.base ??= yield* solvingBase(this.sheet.problem, this.sheet.near);
   }
 
   get isPrepared(): boolean {
@@ -199,6 +199,9 @@ export class PlanDesk {
     });
   }
 }
+
+/** Whether two sheets would be solved alike. */
+const isSameAsked = (a: PlanSheet, b: PlanSheet) => JSON.stringify([a.problem, a.near]) === JSON.stringify([b.problem, b.near]); // prettier-ignore
 
 const sum = (values: readonly number[]) => values.reduce((a, b) => a + b, 0);
 const total = (of: readonly Brought[]): Brought => ({ grams: sum(of.map((b) => b.grams)), minutes: sum(of.map((b) => b.minutes)) }); // prettier-ignore

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { IsoDay } from "../calendar";
-import { PlanProblem, type Plan } from "../planner";
+import { PlanProblem, type Picks, type Plan } from "../planner";
 import { DayRound } from "./day-rounds";
 import { DayWishes, comesAgain, dayWishesOf } from "./day-wishes";
 import type { GardenOutlook } from "./look-ahead";
@@ -39,6 +39,8 @@ export const PlanSheet = z.object({
     worth: z.number(),
     upperBound: z.number(),
   }),
+  /** Picks that it stays near to, of the plan before it: rounds, as its own. */
+  near: z.record(z.string(), z.array(z.number().int().min(0))).default({}),
 });
 export type PlanSheet = z.infer<typeof PlanSheet>;
 
@@ -49,6 +51,7 @@ const told = (pieces: number) => Math.round(100 * pieces) / 100;
 export function planSheet(
   outlook: GardenOutlook,
   plan: Pick<Plan, "picks" | "ways" | "worth" | "upperBound">,
+  near: Picks,
 ): PlanSheet {
   const { today, unwished, rounds, plantings } = outlook;
   const { picks, ways, worth, upperBound } = plan;
@@ -68,5 +71,6 @@ export function planSheet(
     })),
     tasks: plantings.flatMap((p) => p.parts.map(({ task, pieces }) => ({ id: task.id, plantingId: p.planting.id, pieces: pieces.map((row) => row.map(told)) }))), // prettier-ignore
     plan: { picks, ways, worth, upperBound },
+    near,
   };
 }

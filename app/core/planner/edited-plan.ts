@@ -9,22 +9,52 @@ export interface PlanBase {
   problem: PlanProblem;
   plan: Plan;
   seen: SeenPlans;
+  /** The picks that it was to stay near to. */
+  near: Picks;
 }
 
-/** Solves a problem step by step, so that whoever runs it may breathe between two steps. */
-export function* solvingBase(problem: PlanProblem, budget?: SolveBudget): Generator<void, PlanBase> {
+/** What starting once more from the plan before may take: half of the usual. */
+const FROM_BEFORE: SolveBudget = { seed: 2, relaxIterations: 10, boundSplits: 0, repairIterations: 500, cycles: 2 };
+
+/**
+ * Solves a problem step by step, so that whoever runs it may breathe between two steps.
+ *
+ * @param near - picks of a plan made before, as far as this problem has their tasks and days: those stay where moving
+ *   them brings next to nothing
+ */
+export function* solvingBase(problem: PlanProblem, near: Picks = {}): Generator<void, PlanBase> {
   const seen = new SeenPlans(problem);
-  const run = improvingPlan(problem, budget, undefined, seen);
+  const run = improvingPlan(problem, undefined, undefined, seen);
   for (;;) {
     const step = run.next();
-    if (step.done) return { problem, plan: step.value, seen };
+    if (step.done) return { problem, plan: yield* solvingNear(problem, step.value, near, seen), seen, near };
     yield;
   }
 }
 
+/** The better of a plan and one that starts from picks made before, with the tasks that were planned then where they were, each of which costs next to nothing. */
+function* solvingNear(problem: PlanProblem, plan: Plan, near: Picks, seen: SeenPlans): Generator<void, Plan> {
+  const known = problem.tasks.map((t) => t.id).filter((id) => near[id]);
+  if (known.length === 0) return plan;
+  const before = { ...plan.picks, ...Object.fromEntries(known.map((id) => [id, near[id]!])) };
+  const run = improvingPlan(problem, FROM_BEFORE, { picks: before, prices: plan.prices }, seen);
+  let again = run.next();
+  while (!again.done) {
+    yield;
+    again = run.next();
+  }
+  const kept = [plan, again.value].map((p) =>
+    steadied(problem, { picks: before, ways: p.ways }, p, WORTH_MOVING_LATER),
+  );
+  const calm = (p: Picked) => p.worth - WORTH_MOVING_LATER * known.filter((id) => isOther({ picks: before, ways: p.ways }, p, id)).length; // prettier-ignore
+  const { picks, ways, worth } = kept.reduce((a, b) => (calm(b) > calm(a) ? b : a));
+  const upperBound = Math.max(worth, Math.min(plan.upperBound, again.value.upperBound));
+  return { ...plan, picks, ways, worth, upperBound, gap: gapOf(problem, worth, upperBound) };
+}
+
 /** Solves a problem, to be edited later. */
-export function planBase(problem: PlanProblem, budget?: SolveBudget): PlanBase {
-  const run = solvingBase(problem, budget);
+export function planBase(problem: PlanProblem, near?: Picks): PlanBase {
+  const run = solvingBase(problem, near);
   for (;;) {
     const step = run.next();
     if (step.done) return step.value;
@@ -36,6 +66,8 @@ const AFTER_EDIT: SolveBudget = { seed: 3, relaxIterations: 10, boundSplits: 0, 
 
 /** Worth that a planting's other days must bring for them to move (20 g of courgette): our judgement. */
 const WORTH_MOVING = 0.02;
+/** The same when something else has changed and nobody looks on: our judgement. */
+const WORTH_MOVING_LATER = 0.03;
 
 /**
  * Plans a problem that differs from a base by pins and bans, better and better. What it ends with hangs on base and
@@ -65,7 +97,12 @@ export function* improvingEdit({ problem, plan, seen }: PlanBase, edited: PlanPr
 type Picked = Pick<Plan, "picks" | "ways" | "worth">;
 
 /** A plan with as many plantings as before as it may, each of which costs next to nothing; or all else as before. */
-function steadied(problem: PlanProblem, before: Picked, { picks, ways, worth }: Picked): Picked {
+function steadied(
+  problem: PlanProblem,
+  before: Pick<Plan, "picks" | "ways">,
+  { picks, ways, worth }: Picked,
+  worthMoving = WORTH_MOVING,
+): Picked {
   const moved = problem.tasks.map((t) => t.id).filter((id) => isOther(before, { picks, ways }, id));
   let now: Picked = { picks, ways, worth };
   for (const id of moved) {
@@ -74,11 +111,11 @@ function steadied(problem: PlanProblem, before: Picked, { picks, ways, worth }: 
       ways: withWay(now.ways, id, before.ways[id]),
     };
     const check = checkPlan(problem, back.picks, back.ways);
-    if (check.status === "allowed" && check.worth > now.worth - WORTH_MOVING) now = { ...back, worth: check.worth };
+    if (check.status === "allowed" && check.worth > now.worth - worthMoving) now = { ...back, worth: check.worth };
   }
   const check = checkPlan(problem, before.picks, before.ways);
   const still = moved.filter((id) => isOther(before, now, id)).length;
-  if (check.status === "allowed" && check.worth > now.worth - WORTH_MOVING * still) return { picks: before.picks, ways: before.ways, worth: check.worth }; // prettier-ignore
+  if (check.status === "allowed" && check.worth > now.worth - worthMoving * still) return { picks: before.picks, ways: before.ways, worth: check.worth }; // prettier-ignore
   return now;
 }
 

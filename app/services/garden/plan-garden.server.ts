@@ -1,15 +1,24 @@
+import type { IsoDay } from "~/core/calendar";
+import type { Catalogue } from "~/core/crops";
 import {
   byDay,
+  datedPicks,
   isLookTask,
   lookAhead,
   payingActs,
+  picksIn,
+  planSum,
   plannedPicks,
+  plantingOfTask,
   protectionsIn,
+  type DatedPicks,
   type DayPlan,
   type DayRound,
   type GardenOutlook,
+  type GardenState,
   type KeptOutlooks,
   type PayingAct,
+  type PlanSum,
   type TaskProtection,
 } from "~/core/garden";
 import {
@@ -18,7 +27,9 @@ import {
   losersOf,
   moveCosts,
   planBase,
+  solvePlan,
   type Loser,
+  type Picks,
   type Plan,
   type PlanBase,
   type PlanProblem,
@@ -38,7 +49,7 @@ export interface KeptPlan {
   base?: PlanBase;
 }
 
-/** Judges the garden and plans its picks. */
+/** Judges the garden and plans its picks; what was planned before stays where moving it brings next to nothing. */
 export function planGarden(db: Db, row: GardenRow, kept: KeptPlan): Planned {
   const today = todayOf(row);
   const outlook = lookAhead(gardenState(db, row, today), cropsOf(db), undefined, kept.outlooks);
@@ -46,13 +57,57 @@ export function planGarden(db: Db, row: GardenRow, kept: KeptPlan): Planned {
   const stands = before !== undefined && sameProblem(before.outlook, outlook);
   if (stands && sameWishes(before.outlook, outlook)) kept.planned = { ...before, outlook };
   else {
-    const base = stands && kept.base ? { ...kept.base, problem: outlook.unwished } : planBase(outlook.unwished);
-    const plan = byDay(checked(outlook.problem, editedPlan(base, outlook.problem)), outlook.rounds);
-    kept.planned = { today, outlook, plan, moveCosts: costsOf(outlook, plan), units: row.unitSystem };
+    const base = stands && kept.base ? { ...kept.base, problem: outlook.unwished } : planBase(outlook.unwished, nearIn(outlook, before && picksNow(before))); // prettier-ignore
+    const plan = planFrom(base, outlook);
+    const { near } = base;
+    kept.planned = { today, outlook, plan, near, moveCosts: costsOf(outlook, plan), units: row.unitSystem };
     kept.base = base;
   }
   return kept.planned;
 }
+
+/** The picks of a plan, by their days. */
+export const picksNow = ({ plan, outlook }: Planned): DatedPicks => datedPicks(plan.rounds, outlook);
+
+/** What is to stay near to where it was: not what somebody asked for, which stands where it was asked for. */
+function nearIn(outlook: GardenOutlook, before: DatedPicks | undefined): Picks {
+  const asked = new Set(outlook.plantings.filter(({ planting: { wishes } }) => wishes && wishes.pickOn.length + wishes.notOn.length > 0).map((p) => p.planting.id)); // prettier-ignore
+  const free = Object.entries(before ? picksIn(before, outlook) : {}).filter(([id]) => !asked.has(plantingOfTask(id)));
+  return Object.fromEntries(free);
+}
+
+const planFrom = (base: PlanBase, outlook: GardenOutlook): DayPlan =>
+  byDay(checked(outlook.problem, editedPlan(base, outlook.problem)), outlook.rounds);
+
+/** A plan that stands, with all that it takes to ask it again. */
+export interface StandingPlan {
+  problem: PlanProblem;
+  rounds: DayRound[];
+  days: IsoDay[];
+  plan: Plan;
+}
+
+export const standingOf = ({ outlook: { problem, rounds, days }, plan }: Planned): StandingPlan => ({ problem, rounds, days, plan: asSolved(plan) }); // prettier-ignore
+
+/** What a plan would come to if a garden were another. */
+export interface PlanIf {
+  sum: PlanSum;
+  /** Worth of the best plan found without it: the asking may find one better than the plan that stands. */
+  without: number;
+}
+
+/** Plans a garden that is another, on top of what stands: just as `planGarden` would once it is so. */
+export function planIf(state: GardenState, catalogue: Catalogue, standing: StandingPlan, kept: KeptOutlooks): PlanIf {
+  const outlook = lookAhead(state, catalogue, undefined, kept);
+  const before = datedPicks(standing.plan.picks, standing);
+  const after = planFrom(planBase(outlook.unwished, nearIn(outlook, before)), outlook);
+  const picks = { ...standing.plan.picks, ...picksIn(datedPicks(after.rounds, outlook), standing) };
+  const without = solvePlan(standing.problem, ASKING_WITHOUT, { ...standing.plan, picks });
+  return { sum: planSum(outlook, after), without: Math.max(standing.plan.worth, without.worth) };
+}
+
+/** As long as a plan that is near to another one takes. */
+const ASKING_WITHOUT = { seed: 2, relaxIterations: 10, boundSplits: 0, repairIterations: 500, cycles: 2 };
 
 /**
  * The plan, held against the problem by what knows nothing of the solver: one that is not allowed is never shown.

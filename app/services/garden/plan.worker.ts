@@ -1,4 +1,4 @@
-import type { PlantingOutlook } from "~/core/garden";
+import type { KeptOutlooks, PlantingOutlook } from "~/core/garden";
 import { openGarden, type Db } from "~/db/client.server";
 import type { GardenRow } from "~/db/garden/garden.server";
 import type { LedgerMark } from "~/db/ledger/picks-in-order.server";
@@ -6,6 +6,7 @@ import type { Planned } from "~/views/planned";
 import { csvPart, type CsvPart } from "../ledger/ledger-csv.server";
 import { setClockBy } from "./clock.server";
 import { adviceOn, planGarden, type Advice, type KeptPlan } from "./plan-garden.server";
+import { planSupposedly, type SupposedPlan, type Supposing } from "./plan-supposed.server";
 
 export interface PlanAsked {
   file: string;
@@ -33,12 +34,14 @@ interface Held {
   kept: KeptPlan;
   message: number;
   sent: Map<string, PlantingOutlook>;
+  /** What was worked out for plans that are supposed. */
+  supposing: KeptOutlooks;
 }
 
 const gardens = new Map<string, Held>();
 
 function heldOf(file: string): Held {
-  const known = gardens.get(file) ?? { db: openGarden(file), kept: { outlooks: { plantings: new Map() } }, message: 0, sent: new Map<string, PlantingOutlook>() }; // prettier-ignore
+  const known = gardens.get(file) ?? { db: openGarden(file), kept: { outlooks: { plantings: new Map() } }, message: 0, sent: new Map<string, PlantingOutlook>(), supposing: { plantings: new Map() } }; // prettier-ignore
   gardens.set(file, known);
   return known;
 }
@@ -63,6 +66,19 @@ export function plan({ file, row, now, has }: PlanAsked): PlanSent {
       return { id, news };
     }),
   };
+}
+
+export interface SupposedAsked extends Supposing {
+  file: string;
+  row: GardenRow;
+  now: number;
+}
+
+/** What the plan of a file's garden would come to if something were otherwise. */
+export function planSupposed({ file, row, now, ...asked }: SupposedAsked): SupposedPlan {
+  setClockBy(now);
+  const { db, supposing } = heldOf(file);
+  return db.transaction(() => planSupposedly(db, row, asked, supposing));
 }
 
 /** What a plan cannot fit, what would save it, and which acts pay. */

@@ -6,7 +6,8 @@ import type { Planned } from "~/views/planned";
 import { gardenNow } from "./clock.server";
 import { cropsOf } from "./household-crops.server";
 import { askedOf, type Advice } from "./plan-garden.server";
-import type { PlanAsked, PlanSent } from "./plan.worker";
+import type { SupposedPlan, Supposing } from "./plan-supposed.server";
+import type { PlanAsked, PlanSent, SupposedAsked } from "./plan.worker";
 
 /** What a plan, or asking it again, may take: longer or more than this, and it is ended. Our judgement. */
 const MOST_MS = 60_000;
@@ -59,7 +60,11 @@ function thread(of: Name): Thread {
  *
  * @throws {ThreadGone} when there is no thread to do it, or it fell; another error when it took too long or too much
  */
-export async function inThread(of: Name, name: "plan" | "advice" | "ledgerPart", asked: object): Promise<unknown> {
+export async function inThread(
+  of: Name,
+  name: "plan" | "advice" | "planSupposed" | "ledgerPart",
+  asked: object,
+): Promise<unknown> {
   const { pool, gone } = thread(of);
   const abort = new AbortController();
   const end = () => abort.abort();
@@ -98,4 +103,10 @@ export async function planApart(db: Db, row: GardenRow): Promise<Planned> {
 /** What a plan cannot fit and which acts pay, found in a thread of its own. */
 export async function adviceApart(planned: Planned): Promise<Advice> {
   return (await inThread("adviser", "advice", askedOf(planned))) as Advice;
+}
+
+/** Plans a garden as it would be, in the thread that asks again. */
+export async function supposedApart(db: Db, row: GardenRow, asked: Supposing): Promise<SupposedPlan> {
+  const of: SupposedAsked = { file: db.$client.name, row, now: gardenNow(row).getTime(), ...asked };
+  return (await inThread("adviser", "planSupposed", of)) as SupposedPlan;
 }

@@ -21,8 +21,8 @@ export function horizonPage(db: Db, garden: GardenRow) {
 
 /** The plan as one sheet, to be asked again elsewhere. */
 export function sheetOf(db: Db, garden: GardenRow): PlanSheet {
-  const { outlook, plan } = plannedGarden(db, garden);
-  return planSheet(outlook, asSolved(plan));
+  const { outlook, plan, near } = plannedGarden(db, garden);
+  return planSheet(outlook, asSolved(plan), near);
 }
 
 /** What the plan of the start page has no time for, and which acts pay: it takes longer than the page may. */

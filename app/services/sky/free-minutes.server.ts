@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { IsoDay, RecordDay } from "~/core/calendar";
-import { handsOn, SLOTS, Slot } from "~/core/hands";
+import { SLOTS, Slot, ownMinutes } from "~/core/hands";
 import type { Db } from "~/db/client.server";
 import { handsRules, replaceDayMinutes, saveSlotMinutes } from "~/db/sky/hands.server";
 
@@ -33,24 +33,7 @@ export const DayForm = z.object({
 });
 
 export function setDay(db: Db, { day, slot, minutes }: z.infer<typeof DayForm>): void {
-  const rules = handsRules(db);
-  const before = handsOn(rules, day).slots;
-  const otherwise = handsOn({ ...rules, exceptions: [] }, day).slots;
-  const next = slot === "all" ? shared(before, minutes) : { ...before, [slot]: minutes };
-  replaceDayMinutes(
-    db,
-    day,
-    Object.fromEntries(SLOTS.filter((s) => next[s] !== otherwise[s]).map((s) => [s, next[s]])),
-  );
-}
-
-/** A day's total shared out as before; a day that had none gets it in the evening. */
-function shared(before: Record<Slot, number>, total: number): Record<Slot, number> {
-  const sum = SLOTS.reduce((a, s) => a + before[s], 0);
-  if (sum === 0) return { morning: 0, midday: 0, evening: total };
-  const morning = Math.round((before.morning / sum) * total);
-  const midday = Math.min(total - morning, Math.round((before.midday / sum) * total));
-  return { morning, midday, evening: total - morning - midday };
+  replaceDayMinutes(db, day, ownMinutes(handsRules(db), day, slot, minutes));
 }
 
 /** Back to the weekday's usual. */

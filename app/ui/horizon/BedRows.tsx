@@ -21,10 +21,12 @@ interface BedRowsProps {
   view: HorizonView;
   /** Left out where it changes nothing in this bed. */
   move?: MoveShown;
+  /** Days of picks that would be others if something were otherwise; left out where none of this bed would. */
+  after?: ReadonlyMap<string, number[]>;
 }
 
 /** One bed with its plantings, a ridge each; how it looks is the board's. */
-export const BedRows = memo(function BedRows({ bed, view, move }: BedRowsProps) {
+export const BedRows = memo(function BedRows({ bed, view, move, after: supposed }: BedRowsProps) {
   return (
     <section className="bed" aria-label={bed.name}>
       <div className="bed-name">
@@ -36,7 +38,7 @@ export const BedRows = memo(function BedRows({ bed, view, move }: BedRowsProps) 
         <span className="bed-dot" aria-hidden />
       </div>
       {bed.plantings.map((p) => {
-        const after = move?.after.get(p.id);
+        const after = (move?.after ?? supposed)?.get(p.id);
         return (
           <div key={p.id} className="planting" data-row={p.id}>
             <PlantingName planting={p} />

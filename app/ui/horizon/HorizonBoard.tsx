@@ -24,8 +24,14 @@ import { useRowKeys } from "./useRowKeys";
 
 const PickDrag = lazy(() => import("./PickDrag"));
 
+interface BoardProps {
+  view: HorizonView;
+  /** Days of picks that would be others if something were otherwise, by planting. */
+  after: ReadonlyMap<string, number[]>;
+}
+
 /** Beds in walking order down the side, the days across, every planting a ridge of worth whose picks can be moved. */
-export function HorizonBoard({ view }: { view: HorizonView }) {
+export function HorizonBoard({ view, after }: BoardProps) {
   const board = useRef<HTMLDivElement>(null);
   const acts = usePlanActs();
   const pick = useMovingPick(view, acts);
@@ -74,7 +80,8 @@ export function HorizonBoard({ view }: { view: HorizonView }) {
         )}
         {beds.map((bed) => {
           const isHere = move && bed.plantings.some((p) => p === move.moving.planting || move.after.has(p.id));
-          return <BedRows key={bed.id} bed={bed} view={view} {...(isHere && { move })} />;
+          const isOther = !move && bed.plantings.some((p) => after.has(p.id));
+          return <BedRows key={bed.id} bed={bed} view={view} {...(isHere && { move })} {...(isOther && { after })} />;
         })}
         <chakra.span
           aria-hidden

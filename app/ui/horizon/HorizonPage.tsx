@@ -1,19 +1,29 @@
 import { Box, chakra } from "@chakra-ui/react";
+import { Suspense, lazy, useState } from "react";
 import { Link } from "react-router";
 import type { HorizonView } from "~/views/horizon/horizon-view";
 import { StartRound } from "~/ui/round/StartRound";
-import { ActionLink, Bar, Quiet, QuietSpan } from "~/ui/theme/parts";
+import { Action, ActionLink, Bar, Quiet, QuietSpan } from "~/ui/theme/parts";
 import { GardenSentencesAside } from "./GardenSentencesAside";
 import { HorizonBoard } from "./HorizonBoard";
 import { PlanNote, UndoRedo } from "./PlanEdits";
 import { PlanActsContext } from "./plan-acts";
 import { usePlanEdits, type HorizonPageView } from "./usePlanEdits";
 import { useAdvice } from "./useAdvice";
+import { useWhatIf } from "./useWhatIf";
+
+const WhatIfStrip = lazy(() => import("./WhatIfStrip"));
 
 /** The start page: what is coming, bed by bed, and the plan that meets it. */
 export function HorizonPage({ view }: { view: HorizonPageView }) {
   const advice = useAdvice(view);
   const plan = usePlanEdits(view);
+  const whatIf = useWhatIf(view);
+  const [isSupposing, setSupposing] = useState(false);
+  const supposing = () => {
+    whatIf.drop();
+    setSupposing(!isSupposing);
+  };
   return (
     <PlanActsContext value={plan}>
       <Bar gap="10px 28px" padding={{ base: "14px 16px", md: "14px 28px" }}>
@@ -31,9 +41,19 @@ export function HorizonPage({ view }: { view: HorizonPageView }) {
         </Quiet>
         <Bar gap="10px" flexWrap={{ base: "wrap-reverse", md: "wrap" }}>
           <UndoRedo edits={view.edits} />
+          {view.beds.length > 0 && (
+            <Action size="small" aria-expanded={isSupposing} onClick={supposing}>
+              What if …
+            </Action>
+          )}
           <RoundButton round={view.round} />
         </Bar>
       </Bar>
+      {isSupposing && (
+        <Suspense>
+          <WhatIfStrip supposable={view.supposable} whatIf={whatIf} />
+        </Suspense>
+      )}
       {view.notices.map((notice) => (
         <chakra.p key={notice} role="status" margin="0" padding={{ base: "0 16px 12px", md: "0 28px 12px" }}>
           <strong>{notice}</strong> <Link to="/notes">See the notes</Link>
@@ -66,7 +86,7 @@ export function HorizonPage({ view }: { view: HorizonPageView }) {
           <Box order={{ base: 2 }} display={{ base: "block", lg: "none" }}>
             <GardenSentencesAside {...view} advice={advice} />
           </Box>
-          <HorizonBoard view={view} />
+          <HorizonBoard view={view} after={whatIf.after} />
           <Box display={{ base: "none", lg: "block" }} position="sticky" top="0">
             <GardenSentencesAside {...view} advice={advice} />
           </Box>

@@ -9,6 +9,7 @@ import { bandsOf } from "../sky/bands";
 import { capital, columnDay, longDay, sayCount, sayDay, sayRoughly, sayNight } from "../words";
 import { gardenSentences } from "../sentences/garden";
 import { plannedPick } from "../sentences/pick";
+import { supposable } from "./what-if-words";
 import { brokenWishes } from "../sentences/wanted";
 
 const STAGE_WORDS: Record<Stage, string> = {
@@ -96,6 +97,7 @@ export function horizonView(planned: Planned, roundIsOut: boolean, notices: stri
     bands: bandsOf(planned),
     beds: bedsOf(planned),
     sentences: gardenSentences(planned),
+    supposable: supposable(planned),
     weatherKnown: days.some((d) => d.forecast),
     normalYears: outlook.normalYears,
     usualFrost: usualFrost(outlook.normals, outlook.latitude),

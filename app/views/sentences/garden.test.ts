@@ -94,7 +94,7 @@ function garden(storm: { windKmh: number; rainMm: number }): GardenState {
 
 function plannedOf(state: GardenState, units: "metric" | "us" = "metric"): Planned {
   const outlook = lookAhead(state, catalogue());
-  return { today, outlook, plan: planDays(outlook, quick), moveCosts: {}, units };
+  return { today, outlook, plan: planDays(outlook, quick), near: {}, moveCosts: {}, units };
 }
 
 const sentencesOf = (state: GardenState) => gardenSentences(plannedOf(state));

@@ -29,7 +29,10 @@ function told(...asked: Parameters<typeof gardenOf>) {
   const plan = solvePlan(outlook.problem, quick);
   const protections = outlook.plantings.flatMap((p) => p.protections ?? []);
   const acts = payingActs({ problem: outlook.problem, plan, protections }, quick);
-  return actSentences({ today, outlook, plan: byDay(plan, outlook.rounds), moveCosts: {}, units: "metric" }, acts);
+  return actSentences(
+    { today, outlook, plan: byDay(plan, outlook.rounds), near: {}, moveCosts: {}, units: "metric" },
+    acts,
+  );
 }
 
 test("a cover that pays is told with its bed, its night, its minutes and what it saves", () => {
@@ -54,7 +57,7 @@ test("nets, shade and green ones are told with when, how long, and what becomes 
     const outlook = lookAhead(garden, catalogue());
     const plan = byDay(solvePlan(outlook.problem, quick), outlook.rounds);
     const paying: PayingAct = { way: "netted", bedId: "bed", days: [addDays(today, 1)], minutes: 3, gain: 0.5, plantingIds: ["courgettes"], ...act }; // prettier-ignore
-    const [told] = actSentences({ today, outlook, plan, moveCosts: {}, units: "metric" }, [paying]);
+    const [told] = actSentences({ today, outlook, plan, near: {}, moveCosts: {}, units: "metric" }, [paying]);
     return `${told!.lead}. ${told!.text}`;
   };
   expect(says({})).toMatch(/^Net Long bed\. Fine net on hoops over courgette before tomorrow brings hail, about 3 minutes: saves about [\d.,]+ (g|kg) worth\. Note it under Sky & away once it stands\.$/); // prettier-ignore

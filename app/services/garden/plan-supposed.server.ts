@@ -1,0 +1,49 @@
+import { planSum, supposed, type CannotSuppose, type KeptOutlooks, type PlanSum, type Supposition } from "~/core/garden"; // prettier-ignore
+import type { Db } from "~/db/client.server";
+import type { GardenRow } from "~/db/garden/garden.server";
+import type { Planned } from "~/views/planned";
+import { todayOf } from "./clock.server";
+import { gardenState } from "./garden-state.server";
+import { cropsOf } from "./household-crops.server";
+import { planIf, standingOf, type PlanIf, type StandingPlan } from "./plan-garden.server";
+import { ThreadGone, supposedApart } from "./planners.server";
+
+/** What a plan would come to, or which supposition cannot be. */
+export type SupposedPlan =
+  ({ status: "supposed" } & PlanIf) | { status: "cannot"; why: CannotSuppose; of: Supposition };
+
+export interface Supposing {
+  suppositions: Supposition[];
+  standing: StandingPlan;
+}
+
+/** Plans the garden as it would be, on top of what is planned now. */
+export function planSupposedly(
+  db: Db,
+  row: GardenRow,
+  { suppositions, standing }: Supposing,
+  kept: KeptOutlooks = { plantings: new Map() },
+): SupposedPlan {
+  const so = supposed(gardenState(db, row, todayOf(row)), suppositions);
+  if (so.status === "cannot") return so;
+  return { status: "supposed", ...planIf(so.garden, cropsOf(db), standing, kept) };
+}
+
+/** The same beside the requests, with what the plan that stands comes to. */
+export async function supposedFor(
+  db: Db,
+  row: GardenRow,
+  planned: Planned,
+  suppositions: Supposition[],
+): Promise<{ before: PlanSum; after: SupposedPlan }> {
+  const before = planSum(planned.outlook, planned.plan);
+  const asked = { suppositions, standing: standingOf(planned) };
+  if (db.$client.memory) return { before, after: planSupposedly(db, row, asked) };
+  try {
+    return { before, after: await supposedApart(db, row, asked) };
+  } catch (error) {
+    // Where no thread can be had, it is planned here.
+    if (error instanceof ThreadGone) return { before, after: planSupposedly(db, row, asked) };
+    throw error;
+  }
+}
