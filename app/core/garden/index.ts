@@ -33,3 +33,5 @@ export { type BanReason } from "./pick-bans";
 export { Supposition, isOurs, movedTrip, ownFor, supposed, type CannotSuppose } from "./supposition";
 export { DatedPicks, datedPicks, picksIn } from "./near-plan";
 export { planDifference, planSum, type PlanDifference, type PlanSum } from "./plan-compared";
+export { tripJustEnded, tripsAhead, type DaysAway } from "./days-away";
+export { returnAct, returnOrder, type ReturnAct } from "./after-absence";

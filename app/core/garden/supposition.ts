@@ -12,6 +12,8 @@ export const Supposition = z.discriminatedUnion("what", [
   /** A trip, named by its first day, begins or ends on another. */
   z.object({ what: z.literal("leave"), trip: IsoDay, day: IsoDay }),
   z.object({ what: z.literal("return"), trip: IsoDay, day: IsoDay }),
+  /** A trip is not made. */
+  z.object({ what: z.literal("stay"), trip: IsoDay }),
   /** A trip more. */
   z.object({ what: z.literal("away"), from: IsoDay, to: IsoDay }),
   /** Somebody comes for so many minutes more in the morning, and may do all that the household does. */
@@ -52,6 +54,10 @@ function one(garden: GardenState, s: Supposition): GardenState | CannotSuppose {
       const next = movedTrip(garden, s);
       if (typeof next === "string") return next;
       return { ...withoutOwn(garden, next.trip), trips: garden.trips.map((t, n) => (n === next.at ? next.trip : t)) };
+    }
+    case "stay": {
+      const rest = garden.trips.filter((t) => t.from !== s.trip);
+      return rest.length < garden.trips.length ? { ...garden, trips: rest } : "no such trip";
     }
     case "away": {
       const trip = { name: "Away", from: s.from, to: s.to };

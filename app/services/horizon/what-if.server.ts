@@ -10,7 +10,7 @@ import { todayOf } from "../garden/clock.server";
 import { supposedFor } from "../garden/plan-supposed.server";
 import { plannedGarden } from "../garden/planned-garden.server";
 import { coverBed } from "../sky/covers.server";
-import { saveTrip } from "../sky/trips.server";
+import { removeTrip, saveTrip } from "../sky/trips.server";
 import type { EditOutcome } from "./edit-plan.server";
 
 const MOST_AT_ONCE = 8;
@@ -77,6 +77,11 @@ function keepOne(db: Db, row: GardenRow, s: Supposition): CannotSuppose | null {
       const { name, from, to, leaveAt = null, backAt = null } = next.trip;
       saveTrip(db, { id, name, from, to, leaveAt, backAt });
       return null;
+    }
+    case "stay": {
+      const there = allTrips(db).filter((t) => t.fromDay === s.trip);
+      for (const { id } of there) removeTrip(db, id);
+      return there.length > 0 ? null : "no such trip";
     }
     case "away":
       if (s.to < s.from) return "days run backwards";

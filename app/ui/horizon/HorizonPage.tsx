@@ -28,7 +28,7 @@ export function HorizonPage({ view }: { view: HorizonPageView }) {
     <PlanActsContext value={plan}>
       <Bar gap="10px 28px" padding={{ base: "14px 16px", md: "14px 28px" }}>
         <chakra.h1 fontSize={{ base: "1.6rem", md: "1.9rem" }}>{view.title}</chakra.h1>
-        <Quiet flex="1 1 300px" maxWidth="62ch">
+        <Quiet flex="1 1 230px" maxWidth="62ch">
           {view.summary.map((part, i) =>
             i % 2 ? (
               <chakra.strong key={i} color="ink">
@@ -49,6 +49,21 @@ export function HorizonPage({ view }: { view: HorizonPageView }) {
           <RoundButton round={view.round} />
         </Bar>
       </Bar>
+      {view.pages.length > 0 && (
+        <chakra.nav
+          aria-label="What is ahead"
+          display="flex"
+          flexWrap="wrap"
+          gap="0 22px"
+          padding={{ base: "0 16px 6px", md: "0 28px 6px" }}
+        >
+          {view.pages.map((page) => (
+            <chakra.span key={page.href} minHeight="40px" display="inline-flex" alignItems="center" fontWeight="700">
+              <Link to={page.href}>{page.words}</Link>
+            </chakra.span>
+          ))}
+        </chakra.nav>
+      )}
       {isSupposing && (
         <Suspense>
           <WhatIfStrip supposable={view.supposable} whatIf={whatIf} />

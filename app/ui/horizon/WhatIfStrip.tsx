@@ -15,6 +15,7 @@ const KINDS: Record<Kind, string> = {
   helper: "somebody helps",
   leave: "we leave on another day",
   return: "we come back on another day",
+  stay: "we stay at home",
   away: "we go away",
   cover: "we cover a bed",
   colder: "it gets colder than told",
@@ -23,7 +24,7 @@ const KINDS: Record<Kind, string> = {
 
 /** Which of them can be supposed here. */
 function kindsOf({ trips, beds, colder, hasFridge }: Supposable): Kind[] {
-  const can: Partial<Record<Kind, boolean>> = { leave: trips.length > 0, return: trips.length > 0, cover: beds.length > 0, colder: colder.length > 0, "fridge full": hasFridge }; // prettier-ignore
+  const can: Partial<Record<Kind, boolean>> = { leave: trips.length > 0, return: trips.length > 0, stay: trips.length > 0, cover: beds.length > 0, colder: colder.length > 0, "fridge full": hasFridge }; // prettier-ignore
   return (Object.keys(KINDS) as Kind[]).filter((kind) => can[kind] ?? true);
 }
 
@@ -43,33 +44,37 @@ export default function WhatIfStrip({ supposable, whatIf }: { supposable: Suppos
       borderColor="line"
       padding={{ base: "12px 16px", md: "12px 28px" }}
       display="grid"
-      gap="12px"
+      gridTemplateColumns={{ lg: "minmax(0, 440px) minmax(0, 1fr)" }}
+      gap="12px 32px"
+      alignItems="start"
     >
-      <Ask supposable={supposable} suppose={suppose} />
-      {suppositions.length > 0 && (
-        <Bar gap="8px">
-          {suppositions.map((s, n) => (
-            <Chip key={JSON.stringify(s)} onClick={() => without(n)}>
-              <chakra.span display="inline-flex" alignItems="center" gap="8px">
-                {answer?.supposed[n] ?? KINDS[s.what]}
-                <X size={18} aria-label="Leave it out" />
-              </chakra.span>
-            </Chip>
-          ))}
-        </Bar>
-      )}
+      <Box display="grid" gap="12px">
+        <Ask supposable={supposable} suppose={suppose} />
+        {suppositions.length > 0 && (
+          <Bar gap="8px">
+            {suppositions.map((s, n) => (
+              <Chip key={JSON.stringify(s)} onClick={() => without(n)}>
+                <chakra.span display="inline-flex" alignItems="center" gap="8px">
+                  {answer?.supposed[n] ?? KINDS[s.what]}
+                  <X size={18} aria-label="Leave it out" />
+                </chakra.span>
+              </Chip>
+            ))}
+          </Bar>
+        )}
+        {suppositions.length > 0 && (
+          <Bar gap="10px">
+            {answer?.status === "told" && answer.canKeep && (
+              <Action tone="loud" disabled={isBusy} onClick={keep}>
+                Keep it so
+              </Action>
+            )}
+            <Action onClick={drop}>Drop it</Action>
+            {answer?.status === "told" && answer.note && <Quiet flex="1 1 240px">{answer.note}</Quiet>}
+          </Bar>
+        )}
+      </Box>
       {suppositions.length > 0 && <Outcome answer={answer} />}
-      {suppositions.length > 0 && (
-        <Bar gap="10px">
-          {answer?.status === "told" && answer.canKeep && (
-            <Action tone="loud" disabled={isBusy} onClick={keep}>
-              Keep it so
-            </Action>
-          )}
-          <Action onClick={drop}>Drop it</Action>
-          {answer?.status === "told" && answer.note && <Quiet flex="1 1 240px">{answer.note}</Quiet>}
-        </Bar>
-      )}
     </chakra.section>
   );
 }
@@ -142,6 +147,7 @@ function Ask({ supposable, suppose }: { supposable: Supposable; suppose: WhatIf[
     helper: [field("minutes", "How long"), field("day", "Day")],
     leave: [field("trip", "Trip"), field("tripDay", "Day")],
     return: [field("trip", "Trip"), field("tripDay", "Day")],
+    stay: [field("trip", "Trip")],
     away: [field("day", "From"), field("end", "To")],
     cover: [field("bed", "Bed"), field("evening", "Night")],
     colder: [field("degrees", "By")],
@@ -155,6 +161,8 @@ function Ask({ supposable, suppose }: { supposable: Supposable; suppose: WhatIf[
       case "leave":
       case "return":
         return { what: kind, trip: trip?.from ?? "", day: value("tripDay") };
+      case "stay":
+        return { what: kind, trip: trip?.from ?? "" };
       case "away":
         return { what: kind, from: value("day"), to: value("end") };
       case "cover":

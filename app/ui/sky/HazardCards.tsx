@@ -12,14 +12,12 @@ import {
 } from "lucide-react";
 import { Link } from "react-router";
 import type { HazardKind } from "~/core/garden";
-import type { ActTold } from "~/views/sentences/act";
 import type { HazardCard } from "~/views/sentences/hazard";
 import { counted } from "~/views/words";
 import type { SkyView } from "~/views/sky/sky-view";
-import { Action, Figures, PlainList } from "~/ui/theme/parts";
+import { Figures, PlainList } from "~/ui/theme/parts";
 import { Fold } from "~/ui/shell/Fold";
-import { Answer } from "./Answer";
-import { useSkyDesk } from "./useSkyDesk";
+import { CoverButton } from "./CoverButton";
 
 const ICONS: Record<HazardKind, LucideIcon> = {
   frost: Snowflake,
@@ -95,29 +93,6 @@ function OneCard({ card }: { card: HazardCard }) {
       )}
       {(card.touched.length > 0 || card.beds.length > 0) && <Threatened card={card} />}
     </chakra.article>
-  );
-}
-
-const COVER_BUTTON = { do: "We cover it", undo: "Not covered after all" };
-const BUTTONS: Partial<Record<string, typeof COVER_BUTTON>> = {
-  indoors: { do: "We bring them in", undo: "Not brought in after all" },
-  net: { do: "We net it", undo: "Not netted after all" },
-  shade: { do: "We shade it", undo: "Not shaded after all" },
-};
-
-function CoverButton({ cover }: { cover: NonNullable<ActTold["cover"]> }) {
-  const { Form, answer, busy } = useSkyDesk();
-  return (
-    <Form method="post" action="/sky" style={{ display: "inline-block", marginLeft: 8 }}>
-      <input type="hidden" name="bedId" value={cover.bedId} />
-      <input type="hidden" name="evening" value={cover.evening} />
-      <input type="hidden" name="nights" value={cover.nights} />
-      <input type="hidden" name="cover" value={cover.covered ? "none" : cover.cover} />
-      <Action size="small" name="intent" value="cover" disabled={busy}>
-        {(BUTTONS[cover.cover] ?? COVER_BUTTON)[cover.covered ? "undo" : "do"]}
-      </Action>
-      {answer?.errors && <Answer answer={answer} />}
-    </Form>
   );
 }
 

@@ -1,4 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
+import { Link } from "react-router";
 import type { SkyView } from "~/views/sky/sky-view";
 import { CalendarImport } from "./CalendarImport";
 import { CalendarOut } from "./CalendarOut";
@@ -22,6 +23,11 @@ export function SkyPage({ view, origin }: { view: SkyView; origin: string }) {
       <Bar alignItems="baseline" gap="4px 22px" marginBottom="8px">
         <chakra.h1 fontSize={{ base: "1.8rem", md: "2.1rem" }}>Sky & away</chakra.h1>
         <SourceLine view={view} />
+        {view.pages.map((page) => (
+          <chakra.span key={page.href} lineHeight="2.6">
+            <Link to={page.href}>{page.words}</Link>
+          </chakra.span>
+        ))}
       </Bar>
       <SkyStrip view={view} />
       {view.shown && <DayHours key={view.shown.day} shown={view.shown} units={view.units} />}

@@ -2,7 +2,7 @@ import { cautionOf } from "~/core/crops";
 import { isCounted, piecesTaken, plannedPicks, type PlannedPick, type PlantingOutlook } from "~/core/garden";
 import { plantsOf } from "~/core/life";
 import type { DayRange } from "~/core/readiness";
-import { stageInWords } from "../horizon/horizon-view";
+import { stageInWords } from "../sentences/stage";
 import { pickReason, sayPlannedDay } from "../sentences/pick";
 import type { UnitSystem } from "~/core/units";
 import type { Planned } from "../planned";

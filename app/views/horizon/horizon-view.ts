@@ -1,31 +1,19 @@
 import { plannedPicks, type PlantingOutlook } from "~/core/garden";
-import type { Stage } from "~/core/readiness";
 import type { UnitSystem } from "~/core/units";
 import { trackIndex } from "~/core/weather";
 import { usualFrost } from "../sentences/usual-frost";
 import type { Planned } from "../planned";
 import { nextRound, plannedRounds, roundName } from "../round/planned-walk";
+import { pagesAhead } from "../ahead/pages";
 import { bandsOf } from "../sky/bands";
 import { capital, columnDay, longDay, sayCount, sayDay, sayRoughly, sayNight } from "../words";
 import { gardenSentences } from "../sentences/garden";
 import { plannedPick } from "../sentences/pick";
 import { supposable } from "./what-if-words";
+import { stageInWords } from "../sentences/stage";
 import { brokenWishes } from "../sentences/wanted";
 
-const STAGE_WORDS: Record<Stage, string> = {
-  "not yet": "not yet",
-  close: "close",
-  prime: "at its peak",
-  slipping: "slipping",
-  gone: "gone over",
-};
 const URGENT = new Set(["take today", "take some", "take early", "clear", "past", "unfit"]);
-
-/** Most likely stage, in a word. */
-export function stageInWords(odds: Record<Stage, number>): string {
-  const [stage] = (Object.entries(odds) as [Stage, number][]).sort((a, b) => b[1] - a[1])[0]!;
-  return STAGE_WORDS[stage];
-}
 
 /** What a row's second line says: the verdict in two or three words. */
 function inShort(p: PlantingOutlook, { today, plan, outlook }: Planned): string {
@@ -98,6 +86,7 @@ export function horizonView(planned: Planned, roundIsOut: boolean, notices: stri
     beds: bedsOf(planned),
     sentences: gardenSentences(planned),
     supposable: supposable(planned),
+    pages: pagesAhead(planned),
     weatherKnown: days.some((d) => d.forecast),
     normalYears: outlook.normalYears,
     usualFrost: usualFrost(outlook.normals, outlook.latitude),

@@ -62,6 +62,8 @@ export function suppositionWords(s: Supposition, { outlook, today, units }: Plan
       const words = [sayDay(s.day, today), by === 0 ? "" : shifted(by)].filter(Boolean).join(", ");
       return `${s.what === "leave" ? "Leave for" : "Back from"} ${trip?.name ?? "the trip"} ${words}`;
     }
+    case "stay":
+      return `Stay at home in place of ${outlook.trips.find((t) => t.from === s.trip)?.name ?? "the trip"}`;
     case "away":
       return `Away ${sayDay(s.from, today)} to ${sayDay(s.to, today)}`;
     case "helper":

@@ -7,6 +7,7 @@ import { HEAT_CARE_C, HEAT_STOP_C, trackIndex } from "~/core/weather";
 import type { Planned } from "../planned";
 import type { PlaceOfGarden } from "../round/round-view";
 import { columnDay, householdNumber, inTenths, shortDay } from "../words";
+import { pagesAhead } from "../ahead/pages";
 import { bandsOf } from "./bands";
 import type { climateView } from "./climate-view";
 import { hazardCard } from "../sentences/hazard";
@@ -56,6 +57,7 @@ export function skyView(planned: Planned, told: SkyRecord, shownDay: string | nu
     today,
     units,
     demo: told.demo,
+    pages: pagesAhead(planned),
     standInModes: told.standInModes,
     days: daysOf(planned, told.ownDays),
     bands: bandsOf(planned),

@@ -1,0 +1,173 @@
+import { Box, chakra } from "@chakra-ui/react";
+import { Link } from "react-router";
+import type { HelperSheet } from "~/views/ahead/helper-sheet";
+import { ink } from "~/ui/theme";
+import { PlainList, Quiet } from "~/ui/theme/parts";
+import { NothingAhead, Part, SheetFrame } from "./SheetFrame";
+
+type OnSheet = HelperSheet["beds"][number]["plantings"][number];
+
+/** The helper's sheet, to print: bed by bed what, how to tell, how to cut, how much, where to put it, what not to touch. */
+export function HelperSheetPage({ sheet }: { sheet: HelperSheet | null }) {
+  if (!sheet)
+    return (
+      <NothingAhead name="Helper’s sheet">
+        <p>
+          No trip is noted in the next two weeks. <Link to="/sky">Note one under Sky &amp; away</Link>
+        </p>
+      </NothingAhead>
+    );
+  const visits = sheet.visits.map((v) => `${v.words} (${v.minutes} min)`).join(", ");
+  return (
+    <SheetFrame
+      name={sheet.who ? `For ${sheet.who}` : "For whoever helps"}
+      lead={`While we are away (${sheet.name}, ${sheet.span}). ${visits ? `Please come ${visits}.` : "No visits are noted yet."}`}
+      links={[{ href: `/before/away?on=${sheet.from}`, words: "Before going away" }]}
+    >
+      {sheet.cautions.map((caution) => (
+        <chakra.p key={caution} margin="8px 0 0" padding="6px 12px" border="2px solid" borderRadius="10px">
+          <strong>Take care: </strong>
+          {caution}
+        </chakra.p>
+      ))}
+      {sheet.beds.length === 0 && (
+        <p>
+          Nothing is planned for a helper in these days. Say who comes, and for how long, under{" "}
+          <Link to="/sky">Sky &amp; away</Link>.
+        </p>
+      )}
+      {sheet.beds.map((bed) => (
+        <Part key={bed.id} title={bed.name}>
+          <Box display="grid" gap="12px" css={{ "@media print": { gap: "4px" } }}>
+            {bed.plantings.map((p) => (
+              <OnePlanting key={p.plantingId} planting={p} />
+            ))}
+          </Box>
+        </Part>
+      ))}
+      {sheet.beds.length > 0 && (
+        <Part title="Please leave these alone">
+          <PlainList css={{ columnWidth: "300px", columnGap: "28px" }}>
+            {sheet.leave.map((l) => (
+              <li key={l.plantingId}>
+                {l.name} ({l.bed}): {l.why}
+              </li>
+            ))}
+          </PlainList>
+        </Part>
+      )}
+    </SheetFrame>
+  );
+}
+
+function OnePlanting({ planting: p }: { planting: OnSheet }) {
+  return (
+    <chakra.article
+      aria-label={p.name}
+      borderTop="1px solid"
+      borderColor="line"
+      paddingTop="6px"
+      css={{ breakInside: "avoid" }}
+    >
+      <chakra.h3 fontSize="1.15rem">
+        {p.name}
+        <chakra.span fontFamily="body" fontWeight="400" fontSize="1rem">
+          {" "}
+          · {p.amounts.join("; ")}
+        </chakra.span>
+      </chakra.h3>
+      <Box display="grid" gridTemplateColumns={{ md: "minmax(0, 1fr) auto" }} gap="4px 20px">
+        <PlainList display="grid" gap="2px">
+          {p.tell.map((cue) => (
+            <li key={cue.ask}>
+              <strong>{cue.ask}</strong> Take: {cue.take.join(" or ")}.
+              {cue.leave.length > 0 && ` Leave: ${cue.leave.join(", ")}.`}
+            </li>
+          ))}
+          <li>
+            <strong>How:</strong> {[p.how, p.not].filter(Boolean).join(" ")}
+          </li>
+          <li>
+            <strong>Where to:</strong> {p.put}
+          </li>
+        </PlainList>
+        <SizePicture size={p.size} name={p.name} />
+      </Box>
+    </chakra.article>
+  );
+}
+
+/** Wider than this it fits no sheet, mm. */
+const MOST_MM = 130;
+
+/** The size to pick at, true to scale on paper: a bar as long, or a ring as wide. */
+function SizePicture({ size: { words, drawn }, name }: { size: OnSheet["size"]; name: string }) {
+  if (!drawn || drawn.lowMm > MOST_MM) return <Quiet size="small">{words}</Quiet>;
+  const { lowMm, along } = drawn;
+  const highMm = Math.min(MOST_MM, drawn.highMm);
+  const height = along === "length" ? 10 : highMm + 2;
+  return (
+    <chakra.figure margin="0" maxWidth="100%" overflow="hidden">
+      <svg
+        role="img"
+        aria-label={`${name}: ${words}`}
+        width={`${highMm + 2}mm`}
+        height={`${height}mm`}
+        viewBox={`-1 -1 ${highMm + 2} ${height}`}
+      >
+        {along === "length" ? (
+          <>
+            <rect
+              x="0"
+              y="1"
+              width={lowMm}
+              height="6"
+              rx="3"
+              fill={ink("line")}
+              stroke={ink("ink")}
+              strokeWidth="0.5"
+            />
+            <rect
+              x="0"
+              y="1"
+              width={highMm}
+              height="6"
+              rx="3"
+              fill="none"
+              stroke={ink("ink")}
+              strokeWidth="0.5"
+              strokeDasharray="2 1.5"
+            />
+          </>
+        ) : (
+          <>
+            <circle
+              cx={highMm / 2}
+              cy={highMm / 2}
+              r={lowMm / 2}
+              fill={ink("line")}
+              stroke={ink("ink")}
+              strokeWidth="0.5"
+            />
+            <circle
+              cx={highMm / 2}
+              cy={highMm / 2}
+              r={highMm / 2}
+              fill="none"
+              stroke={ink("ink")}
+              strokeWidth="0.5"
+              strokeDasharray="2 1.5"
+            />
+          </>
+        )}
+      </svg>
+      <chakra.figcaption fontSize="0.95rem">
+        {words}
+        <chakra.span css={{ display: "none", "@media print": { display: "inline" } }}>
+          {" "}
+          (drawn as large as it is)
+        </chakra.span>
+      </chakra.figcaption>
+    </chakra.figure>
+  );
+}
