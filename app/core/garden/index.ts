@@ -30,7 +30,7 @@ export { PlanSheet, planSheet } from "./plan-sheet";
 export { PlanDesk, type EditCost } from "./plan-desk";
 export { isCounted } from "./is-counted";
 export { type BanReason } from "./pick-bans";
-export { Supposition, isOurs, movedTrip, ownFor, supposed, type CannotSuppose } from "./supposition";
+export { Supposition, isOurs, movedTrip, onlyHelps, ownFor, supposed, type CannotSuppose } from "./supposition";
 export { DatedPicks, datedPicks, picksIn } from "./near-plan";
 export { planDifference, planSum, type PlanDifference, type PlanSum } from "./plan-compared";
 export { tripJustEnded, tripsAhead, type DaysAway } from "./days-away";

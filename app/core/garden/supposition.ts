@@ -34,6 +34,9 @@ export type CannotSuppose = "no such trip" | "days run backwards" | "no such bed
 /** Only what the household itself can do may be kept. */
 export const isOurs = ({ what }: Supposition): boolean => what !== "colder" && what !== "fridge full";
 
+/** It only adds to what can be done: a plan cannot be the worse for it. */
+export const onlyHelps = ({ what }: Supposition): boolean => what === "minutes" || what === "helper" || what === "cover" || what === "stay"; // prettier-ignore
+
 type Supposed = { status: "supposed"; garden: GardenState } | { status: "cannot"; why: CannotSuppose; of: Supposition };
 
 /** The garden as it would be, one supposition after the other. */

@@ -43,11 +43,7 @@ function* solvingNear(problem: PlanProblem, plan: Plan, near: Picks, seen: SeenP
     yield;
     again = run.next();
   }
-  const kept = [plan, again.value].map((p) =>
-    steadied(problem, { picks: before, ways: p.ways }, p, WORTH_MOVING_LATER),
-  );
-  const calm = (p: Picked) => p.worth - WORTH_MOVING_LATER * known.filter((id) => isOther({ picks: before, ways: p.ways }, p, id)).length; // prettier-ignore
-  const { picks, ways, worth } = kept.reduce((a, b) => (calm(b) > calm(a) ? b : a));
+  const { picks, ways, worth } = calmest(problem, before, [plan, again.value]);
   const upperBound = Math.max(worth, Math.min(plan.upperBound, again.value.upperBound));
   return { ...plan, picks, ways, worth, upperBound, gap: gapOf(problem, worth, upperBound) };
 }
@@ -59,6 +55,19 @@ export function planBase(problem: PlanProblem, near?: Picks): PlanBase {
     const step = run.next();
     if (step.done) return step.value;
   }
+}
+
+/**
+ * The plan that is worth most, each task with other days than before counted against it; steadied.
+ *
+ * @param before - picks of every task
+ */
+export function calmest(problem: PlanProblem, before: Picks, plans: readonly Picked[]): Picked {
+  const ids = problem.tasks.map((t) => t.id);
+  const moved = (p: Picked) => ids.filter((id) => isOther({ picks: before, ways: p.ways }, p, id)).length;
+  const calm = (p: Picked) => p.worth - WORTH_MOVING_LATER * moved(p);
+  const steady = plans.map((p) => steadied(problem, { picks: before, ways: p.ways }, p, WORTH_MOVING_LATER));
+  return steady.reduce((a, b) => (calm(b) > calm(a) ? b : a));
 }
 
 /** What an edit may take: about a tenth of a second at sixty plantings, in steps of a few milliseconds. */

@@ -12,4 +12,4 @@ export {
 } from "./solve";
 export { SeenPlans, type SeenPlan } from "./seen-plans";
 export { boundAfterEdit } from "./bound-after-edit";
-export { editedPlan, heldStill, improvingEdit, planBase, solvingBase, type PlanBase } from "./edited-plan";
+export { calmest, editedPlan, heldStill, improvingEdit, planBase, solvingBase, type PlanBase } from "./edited-plan";

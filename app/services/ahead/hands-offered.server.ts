@@ -1,5 +1,5 @@
 import { addDays } from "~/core/calendar";
-import { planDifference, type Supposition } from "~/core/garden";
+import type { Supposition } from "~/core/garden";
 import type { Db } from "~/db/client.server";
 import type { GardenRow } from "~/db/garden/garden.server";
 import { tripOf } from "~/views/ahead/away-sheet";
@@ -7,7 +7,7 @@ import { frostsAhead } from "~/views/ahead/frost-sheet";
 import { costWords, offerWords, type HandsTold } from "~/views/ahead/hands-words";
 import type { Planned } from "~/views/planned";
 import { inUnits } from "~/views/words";
-import { supposedFor } from "../garden/plan-supposed.server";
+import { changeIf } from "../garden/plan-supposed.server";
 import { plannedGarden } from "../garden/planned-garden.server";
 
 /** Minutes that are tried: our judgement. */
@@ -26,8 +26,8 @@ export async function handsOffered(
   // prettier-ignore
   const planned = plannedGarden(db, garden);
   const asked = async (s: Supposition) => {
-    const { before: stands, after } = await supposedFor(db, garden, planned, [s]);
-    return after.status === "supposed" ? { ...planDifference(stands, after.sum), found: after.without - stands.worth } : undefined; // prettier-ignore
+    const so = await changeIf(db, garden, planned, [s]);
+    return so.status === "supposed" ? so.change : undefined;
   };
   const trip = before === "trip" ? tripOf(planned, on)?.trip.from : undefined;
   const stay = trip && (await asked({ what: "stay", trip }));

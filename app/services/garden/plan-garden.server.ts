@@ -22,6 +22,7 @@ import {
   type TaskProtection,
 } from "~/core/garden";
 import {
+  calmest,
   checkPlan,
   editedPlan,
   losersOf,
@@ -92,7 +93,7 @@ export const standingOf = ({ outlook: { problem, rounds, days }, plan }: Planned
 /** What a plan would come to if a garden were another. */
 export interface PlanIf {
   sum: PlanSum;
-  /** Worth of the best plan found without it: the asking may find one better than the plan that stands. */
+  /** Worth of what the same asking makes of the plan without it: it may find a better one than stands. */
   without: number;
 }
 
@@ -102,8 +103,9 @@ export function planIf(state: GardenState, catalogue: Catalogue, standing: Stand
   const before = datedPicks(standing.plan.picks, standing);
   const after = planFrom(planBase(outlook.unwished, nearIn(outlook, before)), outlook);
   const picks = { ...standing.plan.picks, ...picksIn(datedPicks(after.rounds, outlook), standing) };
-  const without = solvePlan(standing.problem, ASKING_WITHOUT, { ...standing.plan, picks });
-  return { sum: planSum(outlook, after), without: Math.max(standing.plan.worth, without.worth) };
+  const again = solvePlan(standing.problem, ASKING_WITHOUT, { ...standing.plan, picks });
+  const { worth: without } = calmest(standing.problem, standing.plan.picks, [standing.plan, again]);
+  return { sum: planSum(outlook, after), without };
 }
 
 /** As long as a plan that is near to another one takes. */

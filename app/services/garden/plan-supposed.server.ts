@@ -1,4 +1,14 @@
-import { planSum, supposed, type CannotSuppose, type KeptOutlooks, type PlanSum, type Supposition } from "~/core/garden"; // prettier-ignore
+import {
+  onlyHelps,
+  planDifference,
+  planSum,
+  supposed,
+  type CannotSuppose,
+  type KeptOutlooks,
+  type PlanDifference,
+  type PlanSum,
+  type Supposition,
+} from "~/core/garden";
 import type { Db } from "~/db/client.server";
 import type { GardenRow } from "~/db/garden/garden.server";
 import type { Planned } from "~/views/planned";
@@ -29,7 +39,26 @@ export function planSupposedly(
   return { status: "supposed", ...planIf(so.garden, cropsOf(db), standing, kept) };
 }
 
-/** The same beside the requests, with what the plan that stands comes to. */
+/** How the plan would differ, and how much of that the asking found without any supposition. */
+export type SupposedChange = ({ status: "supposed"; change: PlanDifference & { found: number } }) | Extract<SupposedPlan, { status: "cannot" }>; // prettier-ignore
+
+/** What would be otherwise in the plan. */
+export async function changeIf(
+  db: Db,
+  row: GardenRow,
+  planned: Planned,
+  suppositions: Supposition[],
+): Promise<SupposedChange> {
+  // prettier-ignore
+  const { before, after } = await supposedFor(db, row, planned, suppositions);
+  if (after.status === "cannot") return after;
+  const change = planDifference(before, after.sum);
+  const found = after.without - before.worth;
+  // What only helps makes nothing worse: the asking may have found more without it than with it.
+  return { status: "supposed", change: { ...change, found: suppositions.every(onlyHelps) ? Math.min(found, Math.max(0, change.worth)) : found } }; // prettier-ignore
+}
+
+/** The plan beside the requests, with what the one that stands comes to. */
 export async function supposedFor(
   db: Db,
   row: GardenRow,

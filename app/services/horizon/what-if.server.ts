@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { Supposition, isOurs, movedTrip, ownFor, planDifference, type CannotSuppose } from "~/core/garden";
+import { Supposition, isOurs, movedTrip, ownFor, type CannotSuppose } from "~/core/garden";
 import { usualCover } from "~/core/hazards";
 import type { Db } from "~/db/client.server";
 import type { GardenRow } from "~/db/garden/garden.server";
@@ -7,7 +7,7 @@ import { bedById } from "~/db/beds/beds.server";
 import { allTrips, handsRules, replaceDayMinutes } from "~/db/sky/hands.server";
 import { cannotWords, suppositionWords, whatIfTold, type WhatIfAnswer } from "~/views/horizon/what-if-words";
 import { todayOf } from "../garden/clock.server";
-import { supposedFor } from "../garden/plan-supposed.server";
+import { changeIf } from "../garden/plan-supposed.server";
 import { plannedGarden } from "../garden/planned-garden.server";
 import { coverBed } from "../sky/covers.server";
 import { removeTrip, saveTrip } from "../sky/trips.server";
@@ -32,14 +32,10 @@ export const Suppositions = z
 /** What becomes of the plan if something were otherwise: the plan is asked again, as it would be once it is so. */
 export async function whatIf(db: Db, row: GardenRow, suppositions: Supposition[]): Promise<WhatIfAnswer> {
   const planned = plannedGarden(db, row);
-  const { before, after } = await supposedFor(db, row, planned, suppositions);
+  const so = await changeIf(db, row, planned, suppositions);
   const said = suppositions.map((s) => suppositionWords(s, planned));
-  if (after.status === "cannot") return { status: "cannot", supposed: said, sentence: cannotWords(after.why) };
-  return {
-    status: "told",
-    supposed: said,
-    ...whatIfTold(planned, suppositions, { ...planDifference(before, after.sum), found: after.without - before.worth }),
-  };
+  if (so.status === "cannot") return { status: "cannot", supposed: said, sentence: cannotWords(so.why) };
+  return { status: "told", supposed: said, ...whatIfTold(planned, suppositions, so.change) };
 }
 
 /** Makes so what the household can make so, all of it or nothing. */

@@ -17,11 +17,14 @@ export function HelperSheetPage({ sheet }: { sheet: HelperSheet | null }) {
         </p>
       </NothingAhead>
     );
-  const visits = sheet.visits.map((v) => `${v.words} (${v.minutes} min)`).join(", ");
+  const [wanted, idle] = [sheet.visits.filter((v) => v.isWanted), sheet.visits.filter((v) => !v.isWanted)];
+  const come = wanted.length > 0 ? `Please come ${wanted.map((v) => `${v.words} (${v.minutes} min)`).join(", ")}.` : "";
+  const rest = idle.length > 0 ? `Nothing to pick ${idle.map((v) => v.words).join(", ")}.` : "";
+  const visits = [come, rest].filter(Boolean).join(" ");
   return (
     <SheetFrame
       name={sheet.who ? `For ${sheet.who}` : "For whoever helps"}
-      lead={`While we are away (${sheet.name}, ${sheet.span}). ${visits ? `Please come ${visits}.` : "No visits are noted yet."}`}
+      lead={`While we are away (${sheet.name}, ${sheet.span}). ${visits || "No visits are noted yet."}`}
       links={[{ href: `/before/away?on=${sheet.from}`, words: "Before going away" }]}
     >
       {sheet.cautions.map((caution) => (
@@ -47,10 +50,10 @@ export function HelperSheetPage({ sheet }: { sheet: HelperSheet | null }) {
       ))}
       {sheet.beds.length > 0 && (
         <Part title="Please leave these alone">
-          <PlainList css={{ columnWidth: "300px", columnGap: "28px" }}>
+          <PlainList display="grid" gap="6px">
             {sheet.leave.map((l) => (
-              <li key={l.plantingId}>
-                {l.name} ({l.bed}): {l.why}
+              <li key={l.why}>
+                <strong>{l.why}:</strong> {l.names.join("; ")}.
               </li>
             ))}
           </PlainList>

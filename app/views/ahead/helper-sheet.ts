@@ -4,7 +4,7 @@ import { helperMay, type Helper } from "~/core/hands";
 import type { Planned } from "../planned";
 import { BANS } from "../sentences/bans";
 import { howToTake, notToDo } from "../sentences/how-to";
-import { everydaySize, nameOf, sayDay, sayExpected, sayLength } from "../words";
+import { capital, everydaySize, nameOf, sayDay, sayExpected, sayLength } from "../words";
 import { tripOf } from "./away-sheet";
 
 export type HelperSheet = NonNullable<ReturnType<typeof helperSheet>>;
@@ -25,14 +25,21 @@ export function helperSheet(planned: Planned, first?: string) {
     from: of.trip.from,
     span: `${sayDay(of.trip.from, today)} to ${sayDay(of.trip.to, today)}`,
     who: helpers[0]?.name ?? null,
-    visits: of.days.filter((n) => outlook.terms[n]!.hands.helper).map((n) => ({ day: outlook.days[n]!, words: sayDay(outlook.days[n]!, today), minutes: outlook.minutesFree[n]! })), // prettier-ignore
+    visits: of.days
+      .filter((n) => outlook.terms[n]!.hands.helper)
+      .map((n) => ({
+        day: outlook.days[n]!,
+        words: sayDay(outlook.days[n]!, today),
+        minutes: outlook.minutesFree[n]!,
+        isWanted: listed.some((p) => plannedPicks(p, planned.plan.picks).some((pick) => pick.day === n)),
+      })),
     beds: beds.flatMap((bed) => {
       const here = listed.filter((p) => p.bed.id === bed.id);
       return here.length > 0
         ? [{ id: bed.id, name: bed.name, plantings: here.map((p) => onSheet(planned, p, of)) }]
         : [];
     }),
-    leave: outlook.plantings.filter((p) => !listed.includes(p)).map((p) => ({ plantingId: p.planting.id, name: nameOf(p), bed: p.bed.name, why: whyNot(p, of, helpers) })), // prettier-ignore
+    leave: leftAlone(planned, listed, of, helpers),
     cautions: [...new Set(listed.flatMap((p) => cautionOf(p.crop) ?? []))],
   };
 }
@@ -73,7 +80,7 @@ function tellingCues(crop: Crop) {
 /** The size to pick at, to be drawn true to scale where it fits a sheet. */
 function sizeOf({ target, cues, size }: Crop, units: Parameters<typeof sayLength>[1]) {
   const along = target && cues.find((c) => c.id === target.cue)?.across;
-  if (!target || !along) return { words: size.text, drawn: null };
+  if (!target || !along) return { words: capital(size.text), drawn: null };
   const everyday = everydaySize(target.lowMm, target.highMm, along);
   const words = `${sayLength(target.lowMm, units)} to ${sayLength(target.highMm, units)} ${along === "length" ? "long" : "across"}${everyday ? `, ${everyday}` : ""}`; // prettier-ignore
   return { words, drawn: { lowMm: target.lowMm, highMm: target.highMm, along } };
@@ -83,7 +90,21 @@ function sizeOf({ target, cues, size }: Crop, units: Parameters<typeof sayLength
 function putWords({ life: { storage }, after }: Crop): string {
   const keeps = storage.lowDays < 21 ? "Yours to eat: it does not keep until we are back." : "";
   if (storage.fridgeDays >= 3 && storage.lowDays < 21) return `Into the fridge. ${keeps}`.trim();
-  return `${after.store.replace(/\.$/, "")}. ${keeps}`.trim();
+  return `${capital(after.store.replace(/\.$/, ""))}. ${keeps}`.trim();
+}
+
+/** What is left alone, gathered by the reason. */
+function leftAlone({ outlook }: Planned, listed: readonly PlantingOutlook[], of: DaysAway, helpers: readonly Helper[]) {
+  const why = new Map<string, PlantingOutlook[]>();
+  for (const p of outlook.plantings.filter((x) => !listed.includes(x))) {
+    const reason = whyNot(p, of, helpers);
+    why.set(reason, [...(why.get(reason) ?? []), p]);
+  }
+  return [...why].map(([reason, plantings]) => ({
+    why: capital(reason),
+    plantingIds: plantings.map((p) => p.planting.id),
+    names: plantings.map((p) => `${nameOf(p)} (${p.bed.name})`),
+  }));
 }
 
 /** Why a planting is left alone. */
