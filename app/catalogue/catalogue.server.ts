@@ -4,7 +4,17 @@ import { z } from "zod";
 import { asWritten, withFiguresIn, type SayFigure } from "~/core/units";
 import { ClimateFile, type ClimatePlace } from "~/core/weather";
 import { VarietyName, type LineWords } from "~/core/lines";
-import { Crop, resolveLikes, School, SharedCue, Standing, unsaidOf, type Catalogue, type CropData } from "~/core/crops";
+import {
+  ActRule,
+  Crop,
+  resolveLikes,
+  School,
+  SharedCue,
+  Standing,
+  unsaidOf,
+  type Catalogue,
+  type CropData,
+} from "~/core/crops";
 
 const DATA = path.resolve(process.env.AKMEDON_DATA ?? "data");
 const read = (file: string): unknown => JSON.parse(readFileSync(path.join(DATA, file), "utf8"));
@@ -12,6 +22,7 @@ const read = (file: string): unknown => JSON.parse(readFileSync(path.join(DATA, 
 let data: CropData[] | undefined;
 let known: z.input<typeof School>[] | undefined;
 let shared: z.input<typeof SharedCue>[] | undefined;
+let actRules: z.input<typeof ActRule>[] | undefined;
 let loaded: Catalogue | undefined;
 
 /** The crops of `data/crops` as data, each laid over the one it is like, with its schools; not yet checked. */
@@ -23,7 +34,8 @@ export function catalogueData(): CropData[] {
       .map((file) => saidOf(read(path.join("crops", file)) as CropData)),
   )
     .map(withSchools)
-    .map(withSharedCues);
+    .map(withSharedCues)
+    .map(withActs);
   return data;
 }
 
@@ -47,6 +59,21 @@ function withSharedCues(crop: CropData): CropData {
   if (twice) throw new Error(`shared-cues.json: ${String(crop.id)} has a cue “${twice.cue.id}” of its own`);
   const cues = (which: SharedCue["of"]) => of.filter((s) => (s.of ?? "standing") === which).map((s) => s.cue);
   return { ...crop, cues: [...own, ...cues("standing")], liftedCues: cues("lifted") };
+}
+
+/** A crop's data with what is done to it beside picking. */
+function withActs(crop: CropData): CropData {
+  return { ...crop, acts: actData().filter((a) => a.crops.includes(crop.id as string)) };
+}
+
+function actData(): z.input<typeof ActRule>[] {
+  if (!actRules) {
+    const raw = read("acts.json");
+    const parsed = z.array(ActRule).safeParse(raw);
+    if (!parsed.success) throw new Error(`acts.json: ${z.prettifyError(parsed.error)}`);
+    actRules = raw as z.input<typeof ActRule>[];
+  }
+  return actRules;
 }
 
 function sharedCues(): z.input<typeof SharedCue>[] {

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { Life } from "./life";
 import { School } from "./school";
+import { ActRule } from "./act-rule";
 import { Standing } from "./standing";
 
 /** What a reading says of the part that is picked, in the order of force of the field handbook. */
@@ -255,6 +256,8 @@ export const Crop = z.object({
     standing: Standing,
   }),
   caution: z.string().optional(),
+  /** What is done beside picking, by day. */
+  acts: z.array(ActRule).default([]),
   life: Life,
   cues: z.array(Cue).min(1),
   /** Read of it once it is lifted or picked. */

@@ -1,3 +1,4 @@
+export { ActRule, BESIDE_PICKING, BesidePicking } from "./act-rule";
 export { cautionOf } from "./caution";
 export { CROP_GROUPS, Crop, Cue, CueWeight, Meaning, Reading, START_EVENTS, StartEvent, type Catalogue } from "./crop";
 export { END_CAUSES, Life, PRESERVING_CAUTIONS, type ColdLimit, type Kind, type StartSeason } from "./life";

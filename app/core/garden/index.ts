@@ -35,3 +35,4 @@ export { DatedPicks, datedPicks, picksIn } from "./near-plan";
 export { planDifference, planSum, type PlanDifference, type PlanSum } from "./plan-compared";
 export { tripJustEnded, tripsAhead, type DaysAway } from "./days-away";
 export { returnAct, returnOrder, type ReturnAct } from "./after-absence";
+export { ActMark, actsDue, type ActDue } from "./acts-due";

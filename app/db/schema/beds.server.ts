@@ -114,6 +114,19 @@ export const planEdit = sqliteTable("plan_edit", {
   isUndone: integer({ mode: "boolean" }).notNull().default(false),
 });
 
+/** What was done or left out of what is due beside picking. */
+export const actMark = sqliteTable(
+  "act_mark",
+  {
+    /** Of the act, as the core names it. */
+    key: text().notNull(),
+    day: text().notNull(),
+    isSkipped: integer({ mode: "boolean" }).notNull(),
+    madeAt: text().notNull(),
+  },
+  (t) => [uniqueIndex("act_mark_once").on(t.key, t.day)],
+);
+
 /** A treatment of a planting; the interval is that of the product's own label. */
 export const treatment = sqliteTable(
   "treatment",

@@ -6,6 +6,7 @@ import type { GardenRow } from "~/db/garden/garden.server";
 import { forgetEventsBefore, publishEvents, publishedEvents, type FeedEventRow } from "~/db/sky/feed-events.server";
 import { feedEvents } from "~/views/feed/feed-events";
 import { todayOf } from "../garden/clock.server";
+import { jobsAhead } from "../horizon/jobs.server";
 import { adviceFor, besideThePlan, planAhead, plannedGarden } from "../garden/planned-garden.server";
 
 /**
@@ -16,7 +17,8 @@ export async function calendarFeed(db: Db, garden: GardenRow): Promise<string> {
   await planAhead(db, garden);
   const planned = plannedGarden(db, garden);
   const { acts } = await adviceFor(db, planned);
-  const events = besideThePlan(db, () => publish(db, feedEvents(planned, garden, acts), todayOf(garden), new Date().toISOString())); // prettier-ignore
+  const jobs = jobsAhead(db, planned).due;
+  const events = besideThePlan(db, () => publish(db, feedEvents(planned, garden, acts, jobs), todayOf(garden), new Date().toISOString())); // prettier-ignore
   return writeCalendar(`${garden.name}: rounds`, events, garden.timeZone);
 }
 

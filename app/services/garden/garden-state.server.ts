@@ -53,7 +53,8 @@ export function gardenState(db: Db, row: GardenRow, today: IsoDay): GardenState 
     forecast: forecast.days,
     hours: forecast.hours,
     forecastError: measuredErrorOf(db, row),
-    covers: coversFrom(db, today),
+    // Last night’s come off today.
+    covers: coversFrom(db, addDays(today, -1)),
     limits: limitsOf(db, row, crops, today),
     ...handsRules(db),
     now: { clock: localMoment(gardenNow(row), row.timeZone).slice(11), used: minutesUsedOn(db, row, today) },

@@ -8,6 +8,7 @@ import { wantedFrom } from "~/db/beds/wanted-days.server";
 import { todayOf } from "../garden/clock.server";
 import { plannedGarden } from "../garden/planned-garden.server";
 import { editDays, redoEdit, undoEdit, type EditOutcome } from "./edit-plan.server";
+import { markJob, unmarkJob } from "./jobs.server";
 import { Suppositions, keepSupposed } from "./what-if.server";
 
 const Planting = z.object({ plantingId: z.string().min(1, "Which planting?") });
@@ -20,6 +21,7 @@ export const PlanAct = z.discriminatedUnion("intent", [
   Planting.extend({ intent: z.literal("rule out"), day: IsoDay }),
   Planting.extend({ intent: z.literal("leave free"), day: IsoDay }),
   z.object({ intent: z.literal("keep"), suppositions: Suppositions }),
+  z.object({ intent: z.enum(["job done", "job left out", "job due again"]), key: z.string().min(1).max(200) }),
   z.object({ intent: z.literal("undo") }),
   z.object({ intent: z.literal("redo") }),
 ]);
@@ -30,6 +32,11 @@ export function actOnPlan(db: Db, row: GardenRow, act: PlanAct): EditOutcome {
   switch (act.intent) {
     case "keep":
       return keepSupposed(db, row, act.suppositions);
+    case "job done":
+    case "job left out":
+      return markJob(db, row, act.key, act.intent === "job left out");
+    case "job due again":
+      return unmarkJob(db, row, act.key);
     case "undo":
       return undoEdit(db, row);
     case "redo":

@@ -11,13 +11,17 @@ import type { Planned } from "~/views/planned";
 import { inUnits } from "~/views/words";
 import { endedOf } from "../check/check-page.server";
 import { cropsOf } from "../garden/household-crops.server";
+import { jobsAhead } from "../horizon/jobs.server";
 import { plannedGarden } from "../garden/planned-garden.server";
 
 /** The round that is out, or the walk that could start today. */
 export function roundPage(db: Db, garden: GardenRow) {
   const planned = plannedGarden(db, garden);
   const out = openRound(db);
-  return inUnits(roundView(planned, garden, out ? roundOut(db, planned, out) : null, cropsOf(db)), garden.unitSystem);
+  return inUnits(
+    roundView(planned, garden, out ? roundOut(db, planned, out) : null, cropsOf(db), jobsAhead(db, planned).due),
+    garden.unitSystem,
+  );
 }
 
 /** A round with its list, and what closed each errand. */

@@ -2,7 +2,9 @@ import { Box, chakra } from "@chakra-ui/react";
 import type { ReactNode } from "react";
 import { Link } from "react-router";
 import type { GardenSentence, GardenSentences } from "~/views/sentences/garden";
+import { Jobs } from "~/ui/garden/Jobs";
 import { PlainList, Quiet } from "~/ui/theme/parts";
+import type { HorizonPageView } from "./usePlanEdits";
 import type { Advice } from "./useAdvice";
 
 const PARTS = [
@@ -18,10 +20,11 @@ interface AsideProps {
   /** Without a forecast nothing is said of what threatens but that it is not known. */
   weatherKnown: boolean;
   usualFrost: { last: string; first: string };
+  jobs: HorizonPageView["jobs"];
 }
 
 /** The garden in plain sentences, beside the board at the table, above it in the field. */
-export function GardenSentencesAside({ sentences, advice, weatherKnown, usualFrost }: AsideProps) {
+export function GardenSentencesAside({ sentences, advice, weatherKnown, usualFrost, jobs }: AsideProps) {
   return (
     <chakra.aside
       aria-label="The garden in words"
@@ -50,6 +53,11 @@ export function GardenSentencesAside({ sentences, advice, weatherKnown, usualFro
           )}
         </Paragraph>
       ))}
+      {jobs.due.length + jobs.marked.length > 0 && (
+        <Paragraph title="Beside picking">
+          <Jobs {...jobs} />
+        </Paragraph>
+      )}
       {advice && advice.acts.length > 0 && (
         <Paragraph title="Worth doing">
           <Sentences sentences={advice.acts} none="" cold />

@@ -1,10 +1,14 @@
 import { useCallback } from "react";
 import { useHotkeys } from "react-hotkeys-hook";
 import { useFetcher } from "react-router";
+import type { JobTold } from "~/views/sentences/acts-due";
 import type { HorizonView } from "~/views/horizon/horizon-view";
 
-/** The start page with what can be undone and done again. */
-export type HorizonPageView = HorizonView & { edits: { undo: string | null; redo: string | null } };
+/** The start page with what can be undone and done again, and the jobs beside picking. */
+export type HorizonPageView = HorizonView & {
+  edits: { undo: string | null; redo: string | null };
+  jobs: { due: JobTold[]; marked: (JobTold & { isSkipped: boolean })[] };
+};
 
 export interface EditTold {
   status: "noted" | "refused";

@@ -1,4 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
+import { Jobs } from "~/ui/garden/Jobs";
+import { Card } from "~/ui/shell/Card";
 import { Page, PageName, PlainList, Quiet, Sheet } from "~/ui/theme/parts";
 import type { RoundPreviewView } from "~/views/round/round-view";
 import { StartRound } from "./StartRound";
@@ -10,6 +12,7 @@ export function RoundPreview({ round }: { round: RoundPreviewView }) {
       <Page>
         <PageName>No round is due today</PageName>
         <p>{round.next ? `The next one is ${round.next}.` : "Nothing planned needs picking in the next two weeks."}</p>
+        <BesidePicking round={round} />
       </Page>
     );
   return (
@@ -38,7 +41,10 @@ export function RoundPreview({ round }: { round: RoundPreviewView }) {
             </chakra.p>
           ))}
         </Box>
-        <TakeAlong round={round} />
+        <Box display="grid" gap="18px">
+          <TakeAlong round={round} />
+          <BesidePicking round={round} />
+        </Box>
       </Box>
       <Box
         position={{ base: "fixed", md: "static" }}
@@ -53,6 +59,15 @@ export function RoundPreview({ round }: { round: RoundPreviewView }) {
         </StartRound>
       </Box>
     </Page>
+  );
+}
+
+function BesidePicking({ round }: { round: RoundPreviewView }) {
+  if (round.jobs.length === 0) return null;
+  return (
+    <Card title="Beside picking">
+      <Jobs due={round.jobs} />
+    </Card>
   );
 }
 

@@ -4,6 +4,7 @@ import { CuePanel } from "~/ui/check/CuePanel";
 import { EndedCard } from "~/ui/check/EndedCard";
 import { HowToTake, VerdictHead } from "~/ui/check/VerdictCard";
 import { useLooks } from "~/ui/check/useLooks";
+import { Jobs } from "~/ui/garden/Jobs";
 import { Action, Bar, PageName, QuietSpan } from "~/ui/theme/parts";
 import type { ContainerToChoose } from "~/views/ledger/container-words";
 import type { RoundOutView } from "~/views/round/round-view";
@@ -23,6 +24,7 @@ interface RoundStopProps {
 /** Where one stands: the planting, its verdict and cues, and the log under the thumb. */
 export function RoundStop({ errand, done, round, containers, onDone, onTakeBack }: RoundStopProps) {
   const { view, ended } = errand;
+  const jobs = round.jobs.filter((job) => (job.plantingId ? job.plantingId === errand.id : job.bed === errand.bed));
   return (
     <Box>
       <Bar alignItems="baseline" gap="0 12px" marginTop="6px">
@@ -38,6 +40,17 @@ export function RoundStop({ errand, done, round, containers, onDone, onTakeBack 
             </Action>
           )}
         </chakra.p>
+      )}
+      {jobs.length > 0 && (
+        <chakra.section
+          aria-label="Also here"
+          margin="8px 0"
+          padding="8px 12px"
+          borderLeft="4px solid"
+          borderColor="plum"
+        >
+          <Jobs due={jobs} />
+        </chakra.section>
       )}
       {view && <GrowingStop errand={errand} view={view} round={round} containers={containers} onDone={onDone} />}
       {!view && ended && (

@@ -14,6 +14,7 @@ import { COVERS, type CoverNight } from "~/core/hazards";
 import type { Stop } from "~/core/rounds";
 import type { Planned } from "../planned";
 import { plannedRounds, type PlannedRound } from "../round/planned-walk";
+import type { JobTold } from "../sentences/acts-due";
 import { actSentences } from "../sentences/paying-acts";
 import { counted, cropAndVariety, listOf, sayInUnits, sayPieces, sayRoughly } from "../words";
 
@@ -35,14 +36,21 @@ const ACT_ALARM = 60;
 
 /**
  * What is dated in the plan, for calendars: its rounds with what they come for, the covers that were noted with when they
- * come off, and the acts that would pay.
+ * come off, the jobs beside picking, and the acts that would pay.
  */
-export function feedEvents(planned: Planned, place: FeedPlace, acts: readonly PayingAct[]): DatedEvent[] {
+export function feedEvents(
+  planned: Planned,
+  place: FeedPlace,
+  acts: readonly PayingAct[],
+  jobs: readonly JobTold[],
+): DatedEvent[] {
   const { outlook, today, units } = planned;
   const rounds = outlook.days.flatMap((day, n) => plannedRounds(planned, n).map((round) => roundEvent(planned, place, day, round))); // prettier-ignore
   const covers = outlook.covers.filter((c) => c.evening >= today).flatMap((c) => coverEvents(planned, c));
   const paying = acts.flatMap((act) => payingEvents(planned, act));
-  return [...rounds, ...covers, ...paying].map((event) => ({
+  // Covers that were noted have events of their own.
+  const beside = jobs.filter((job) => job.plantingId !== null).map(jobEvent);
+  return [...rounds, ...covers, ...paying, ...beside].map((event) => ({
     ...event,
     title: sayInUnits(event.title, units),
     text: sayInUnits(event.text, units),
@@ -111,6 +119,15 @@ function coverEvents({ outlook }: Planned, { bedId, evening, cover }: CoverNight
   }
   return events;
 }
+
+/** A job beside picking. */
+const jobEvent = ({ key, day, lead, text }: JobTold): DatedEvent => ({
+  uid: `job-${key.replace(/[^\w-]+/g, "-")}`,
+  ...lasting(day, minutesOf(MORNING_ACT), ACT_MINUTES),
+  title: lead,
+  text,
+  alarmMinutes: ACT_ALARM,
+});
 
 /** An act that would pay, with its reason; what was noted already is an event of its own. */
 function payingEvents(planned: Planned, act: PayingAct): DatedEvent[] {

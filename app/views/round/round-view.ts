@@ -3,6 +3,7 @@ import type { Catalogue } from "~/core/crops";
 import { BED_MINUTES } from "~/core/garden";
 import { checkView } from "../check/check-view";
 import type { EndedView } from "../check/ended-view";
+import type { JobTold } from "../sentences/acts-due";
 import type { Planned } from "../planned";
 import type { UnitSystem } from "~/core/units";
 import { capital, cropAndVariety, inTenths, sayAmount, sayDay, sayRoughly, sayPieces, saySlot } from "../words"; // prettier-ignore
@@ -43,8 +44,16 @@ export type RoundPreviewView = Extract<RoundView, { status: "not started" }>;
 export type RoundOutView = Extract<RoundView, { status: "out" }>;
 
 /** The round that is out, or the walk that could start today. */
-export function roundView(planned: Planned, place: PlaceOfGarden, out: RoundOut | null, crops: Catalogue) {
+export function roundView(
+  planned: Planned,
+  place: PlaceOfGarden,
+  out: RoundOut | null,
+  crops: Catalogue,
+  jobs: readonly JobTold[],
+) {
   const common = {
+    /** Jobs beside picking that are due today. */
+    jobs: jobs.filter((job) => job.isToday),
     today: planned.today,
     units: planned.units,
     daylight: daylightOf(planned.today, place),

@@ -1,0 +1,131 @@
+import { z } from "zod";
+import { addDays, daysBetween, IsoDay } from "../calendar";
+import type { ActRule, BesidePicking } from "../crops";
+import { COVERS } from "../hazards";
+import type { Picks } from "../planner";
+import { oddsOn } from "../readiness";
+import { tripsAhead } from "./days-away";
+import type { GardenOutlook } from "./look-ahead";
+import { plannedPicks } from "./planned-picks";
+import type { PlantingOutlook } from "./planting-outlook";
+import { liftedOn } from "./standing";
+
+/** What the household said of an act: on which day it was done, or left out. */
+export const ActMark = z.object({ key: z.string(), day: IsoDay, isSkipped: z.boolean() });
+export type ActMark = z.infer<typeof ActMark>;
+
+/** Something to do beside picking. */
+export interface ActDue {
+  /** The same as long as it is the same act of the same season. */
+  key: string;
+  act: BesidePicking | "cover" | "take the cover off";
+  bedId: string;
+  /** Null where it is done to a bed. */
+  plantingId: string | null;
+  /** The day it is due; today where it is overdue. */
+  day: IsoDay;
+  /** From when on it is too late to be of use; null for none. */
+  before: IsoDay | null;
+  /** A clause; null where the act speaks for itself. */
+  why: string | null;
+  /** Comes again after so many days. */
+  everyDays: number | null;
+}
+
+type Sky = Pick<GardenOutlook, "today" | "days" | "plantings" | "covers" | "trips" | "away" | "minutesFree">;
+
+/** P(nearly ready or beyond) from which a net is due: our judgement. */
+const NEARLY = 0.5;
+
+/**
+ * What is due beside picking in the days ahead, the soonest first: by the crops' rules, by what was seen, by the plan's own
+ * days, and the covers that were noted.
+ *
+ * @param marks - what was done or left out of it
+ */
+export function actsDue(outlook: Sky, picks: Picks, marks: readonly ActMark[]): ActDue[] {
+  const last = outlook.days.at(-1)!;
+  const due = [...outlook.plantings.flatMap((p) => ofPlanting(p, outlook, picks, marks)), ...covers(outlook, marks)];
+  return due.filter((act) => act.day <= last).sort((a, b) => a.day.localeCompare(b.day) || a.key.localeCompare(b.key));
+}
+
+const lastMark = (marks: readonly ActMark[], key: string) => marks.filter((m) => m.key === key).map((m) => m.day).sort().at(-1); // prettier-ignore
+
+function ofPlanting(p: PlantingOutlook, outlook: Sky, picks: Picks, marks: readonly ActMark[]): ActDue[] {
+  const { planting, crop, bed } = p;
+  if (liftedOn(crop, planting) !== null || planting.forSeed) return [];
+  return crop.acts.flatMap((rule): ActDue[] => {
+    if (rule.way && p.ways[rule.way.school] !== undefined && p.ways[rule.way.school] !== rule.way.option) return [];
+    const key = `${rule.id} ${planting.seasonId || planting.id}`;
+    const when = dueBy(rule, p, outlook, picks, lastMark(marks, key));
+    if (!when) return [];
+    const { today } = outlook;
+    const day = when.day < today ? today : when.day;
+    const everyDays = rule.when.by === "reading" ? rule.when.everyDays : null;
+    return [{ key, act: rule.act, bedId: bed.id, plantingId: planting.id, day, before: when.before, why: rule.why, everyDays }]; // prettier-ignore
+  });
+}
+
+interface When {
+  day: IsoDay;
+  before: IsoDay | null;
+}
+
+/** When a rule is due; undefined where it is not, or was done. */
+function dueBy(
+  rule: ActRule,
+  p: PlantingOutlook,
+  outlook: Sky,
+  picks: Picks,
+  done: IsoDay | undefined,
+): When | undefined {
+  // prettier-ignore
+  const { when } = rule;
+  switch (when.by) {
+    case "days before lift": {
+      const lift = liftDay(p, outlook, picks);
+      if (done || !lift || lift <= outlook.today) return undefined;
+      return { day: addDays(lift, -when.days), before: lift };
+    }
+    case "reading": {
+      const looks = p.planting.looks.filter((l) => l.cueId === when.cue).sort((a, b) => a.takenOn.localeCompare(b.takenOn)); // prettier-ignore
+      const seen = looks.at(-1);
+      if (!seen || !when.readings.includes(seen.readingId)) return undefined;
+      const since = done && done > seen.takenOn ? done : seen.takenOn;
+      return { day: addDays(since, when.everyDays), before: null };
+    }
+    case "nearly ripe": {
+      if (done) return undefined;
+      const n = outlook.days.findIndex((day) => 1 - oddsOn(p.judgement.stages, day)["not yet"] >= NEARLY);
+      return n < 0 || p.ended > 0.5 ? undefined : { day: outlook.days[n]!, before: null };
+    }
+    case "last day at home": {
+      const [trip] = tripsAhead(outlook);
+      if (!trip || trip.lastHome === null || (p.pieces[trip.lastHome] ?? 0) < 0.5) return undefined;
+      const day = outlook.days[trip.lastHome]!;
+      return done && daysBetween(done, day) <= 1 ? undefined : { day, before: trip.trip.from };
+    }
+  }
+}
+
+/** The day on which what is taken as a whole comes up: as planned, else when it is likely to be ready. */
+function liftDay(p: PlantingOutlook, { days }: Sky, picks: Picks): IsoDay | null {
+  if (p.planting.picks.length > 0 || p.judgement.verdict.kind === "stop") return null;
+  const planned = plannedPicks(p, picks)[0];
+  return planned ? days[planned.day]! : p.judgement.window.opens.p50;
+}
+
+/** Covers that were noted go on, and come off again. */
+function covers({ covers: noted, today, plantings }: Sky, marks: readonly ActMark[]): ActDue[] {
+  const stands = new Set(plantings.map((p) => p.bed.id));
+  return noted.flatMap(({ bedId, evening, cover }): ActDue[] => {
+    if (!stands.has(bedId)) return [];
+    const byDay = COVERS[cover].gainC === 0;
+    const on = (day: IsoDay) => noted.some((c) => c.bedId === bedId && c.cover === cover && c.evening === day);
+    const off = addDays(evening, 1);
+    const of = (act: "cover" | "take the cover off", day: IsoDay, why: string | null): ActDue => ({ key: `${act} ${bedId} ${evening} ${cover}`, act, bedId, plantingId: null, day, before: null, why, everyDays: null }); // prettier-ignore
+    const put = evening >= today && !(byDay && on(addDays(evening, -1))) ? [of("cover", evening, null)] : [];
+    const take = !(byDay && on(off)) && off >= today ? [of("take the cover off", off, "by mid-morning: it gets too warm under it, and flowers want insects")] : []; // prettier-ignore
+    return [...put, ...take].filter((act) => !lastMark(marks, act.key));
+  });
+}
