@@ -7,15 +7,19 @@ import { todayOf } from "~/services/garden/clock.server";
 import { plannedGarden } from "~/services/garden/planned-garden.server";
 import { PlanAct, actOnPlan } from "~/services/horizon/act-on-plan.server";
 import { horizonPage } from "~/services/horizon/horizon-page.server";
-import { jobsAhead } from "~/services/horizon/jobs.server";
+import { jobsAhead, jobsMarked } from "~/services/horizon/jobs.server";
 import { roundPage } from "~/services/round/round-page.server";
 import { coverBed } from "~/services/sky/covers.server";
+import { gathered } from "~/views/sentences/acts-due";
 import { demoGarden, plant, send, smallGarden, type GardenOfTest } from "./garden-fixture";
 
 const rowOf = ({ db }: GardenOfTest) => theGarden(db)!;
 const planOf = ({ db }: GardenOfTest) => plannedGarden(db, theGarden(db)!);
-const jobsOf = (made: GardenOfTest) => jobsAhead(made.db, planOf(made));
-const act = (made: GardenOfTest, intent: string, key: string) => actOnPlan(made.db, rowOf(made), PlanAct.parse({ intent, key })); // prettier-ignore
+const jobsOf = (made: GardenOfTest) => ({
+  due: jobsAhead(made.db, planOf(made)),
+  marked: jobsMarked(made.db, planOf(made)),
+});
+const act = (made: GardenOfTest, intent: string, key: string) => actOnPlan(made.db, rowOf(made), PlanAct.parse({ intent, keys: key })); // prettier-ignore
 
 let made: GardenOfTest;
 beforeEach(() => {
@@ -41,15 +45,18 @@ test("watering stops fourteen days before the planned lift (common practice), to
 test("a job done is not due again, can be taken back the same day, and the plan stands for it", () => {
   const before = planOf(made);
   const job = jobsOf(made).due.find((j) => j.isToday)!;
-  expect(act(made, "job done", job.key)).toMatchObject({ status: "noted", sentence: `Done: ${job.lead}` });
+  expect(act(made, "job done", job.keys[0]!)).toMatchObject({ status: "noted", sentence: `Done: ${job.lead}` });
   expect(planOf(made)).toBe(before);
-  expect(jobsOf(made).due.map((j) => j.key)).not.toContain(job.key);
-  expect(jobsOf(made).marked).toMatchObject([{ key: job.key, isSkipped: false }]);
-  expect(act(made, "job done", job.key)).toMatchObject({ status: "refused", sentence: "That is not due any more." });
-  expect(act(made, "job due again", job.key).status).toBe("noted");
-  expect(jobsOf(made).due.map((j) => j.key)).toContain(job.key);
-  expect(act(made, "job due again", job.key).status).toBe("refused");
-  expect(act(made, "job left out", job.key)).toMatchObject({ sentence: `Left out: ${job.lead}` });
+  expect(jobsOf(made).due.map((j) => j.keys[0])).not.toContain(job.keys[0]!);
+  expect(jobsOf(made).marked).toMatchObject([{ keys: job.keys, isSkipped: false }]);
+  expect(act(made, "job done", job.keys[0]!)).toMatchObject({
+    status: "refused",
+    sentence: "That is not due any more.",
+  });
+  expect(act(made, "job due again", job.keys[0]!).status).toBe("noted");
+  expect(jobsOf(made).due.map((j) => j.keys[0])).toContain(job.keys[0]!);
+  expect(act(made, "job due again", job.keys[0]!).status).toBe("refused");
+  expect(act(made, "job left out", job.keys[0]!)).toMatchObject({ sentence: `Left out: ${job.lead}` });
   expect(jobsOf(made).marked).toMatchObject([{ isSkipped: true }]);
   expect(act(made, "job done", "nothing such").status).toBe("refused");
 });
@@ -110,13 +117,23 @@ test("vines are cut before the lift only where the household goes that way", () 
 });
 
 test("jobs are on the Horizon, on the round and in the calendar, with the same words", async () => {
-  const { due } = jobsOf(made);
-  const today = due.filter((j) => j.isToday);
+  const { due: each } = jobsOf(made);
+  const due = gathered(each);
+  expect(due.length).toBeLessThan(each.length);
+  expect(due.flatMap((j) => j.keys).sort()).toEqual(each.flatMap((j) => j.keys).sort());
   expect(horizonPage(made.db, rowOf(made)).jobs.due).toEqual(due);
-  expect(roundPage(made.db, rowOf(made)).jobs).toEqual(today);
+  expect(roundPage(made.db, rowOf(made)).jobs).toEqual(each.filter((j) => j.isToday));
   const feed = (await calendarFeed(made.db, rowOf(made))).replace(/\r\n[ \t]/g, "");
   for (const job of due.filter((j) => j.plantingId)) {
-    expect(feed).toContain(job.lead.replace(/,/g, "\\,"));
+    expect(feed).toContain(job.lead.replace(/[,;]/g, "\\$&"));
     expect(daysBetween(todayOf(rowOf(made)), job.day)).toBeLessThan(14);
   }
+});
+
+test("jobs told as one are ticked as one, all of them or none", () => {
+  const job = gathered(jobsOf(made).due).find((j) => j.keys.length > 1)!;
+  expect(act(made, "job done", [...job.keys, "not there"].join("\n")).status).toBe("refused");
+  expect(jobsOf(made).marked).toEqual([]);
+  expect(act(made, "job done", job.keys.join("\n"))).toMatchObject({ sentence: `Done: ${job.lead}` });
+  expect(jobsOf(made).marked).toMatchObject([{ keys: job.keys }]);
 });

@@ -4,10 +4,11 @@ import type { GardenRow } from "~/db/garden/garden.server";
 import { openRound } from "~/db/round/rounds.server";
 import { horizonView } from "~/views/horizon/horizon-view";
 import { oddDays } from "~/db/sky/weather.server";
+import { gathered } from "~/views/sentences/acts-due";
 import { actSentences } from "~/views/sentences/paying-acts";
 import { unfitSentences, type GardenSentence } from "~/views/sentences/garden";
 import { inUnits } from "~/views/words";
-import { jobsAhead } from "./jobs.server";
+import { jobsAhead, jobsMarked } from "./jobs.server";
 import { editsAtHand } from "./edit-plan.server";
 import { noticesOf } from "../garden/household-crops.server";
 import { asSolved } from "../garden/plan-garden.server";
@@ -17,7 +18,14 @@ import { adviceFor, plannedGarden } from "../garden/planned-garden.server";
 export function horizonPage(db: Db, garden: GardenRow) {
   const planned = plannedGarden(db, garden);
   const view = horizonView(planned, openRound(db) !== undefined, [...noticesOf(db), ...oddDaysTold(db)]);
-  return inUnits({ ...view, edits: editsAtHand(db, garden), jobs: jobsAhead(db, planned) }, planned.units);
+  return inUnits(
+    {
+      ...view,
+      edits: editsAtHand(db, garden),
+      jobs: { due: gathered(jobsAhead(db, planned)), marked: jobsMarked(db, planned) },
+    },
+    planned.units,
+  );
 }
 
 /** The plan as one sheet, to be asked again elsewhere. */

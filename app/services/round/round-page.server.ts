@@ -19,7 +19,7 @@ export function roundPage(db: Db, garden: GardenRow) {
   const planned = plannedGarden(db, garden);
   const out = openRound(db);
   return inUnits(
-    roundView(planned, garden, out ? roundOut(db, planned, out) : null, cropsOf(db), jobsAhead(db, planned).due),
+    roundView(planned, garden, out ? roundOut(db, planned, out) : null, cropsOf(db), jobsAhead(db, planned)),
     garden.unitSystem,
   );
 }

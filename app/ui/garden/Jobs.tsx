@@ -14,29 +14,29 @@ export function Jobs({ due, marked = [] }: JobsProps) {
   return (
     <PlainList display="grid" gap="10px">
       {due.map((job) => (
-        <li key={job.key}>
+        <li key={job.keys.join()}>
           <chakra.strong color={job.isToday ? "persimmon" : "ink"}>{job.when}:</chakra.strong> <strong>{job.lead}</strong>
           {job.text && <Quiet size="small">{job.text}</Quiet>}
-          {job.isToday && <Marks of={job.key} acts={[["job done", "Done"], ["job left out", "Leave it out"]]} />}
+          {job.isToday && <Marks of={job.keys} acts={[["job done", "Done"], ["job left out", "Leave it out"]]} />}
         </li>
       ))}
       {marked.map((job) => (
-        <li key={job.key}>
+        <li key={job.keys.join()}>
           <Quiet>
             {job.isSkipped ? "Left out" : "Done"}: {job.lead}
           </Quiet>
-          <Marks of={job.key} acts={[["job due again", "Take it back"]]} />
+          <Marks of={job.keys} acts={[["job due again", "Take it back"]]} />
         </li>
       ))}
     </PlainList>
   );
 } // prettier-ignore
 
-function Marks({ of, acts }: { of: string; acts: readonly (readonly [intent: string, words: string])[] }) {
+function Marks({ of, acts }: { of: readonly string[]; acts: readonly (readonly [intent: string, words: string])[] }) {
   const fetcher = useFetcher<{ status: "noted" | "refused"; sentence: string }>();
   return (
     <fetcher.Form method="post" action="/?index">
-      <input type="hidden" name="key" value={of} />
+      <input type="hidden" name="keys" value={of.join("\n")} />
       <Bar gap="8px">
         {acts.map(([intent, words]) => (
           <Action key={intent} size="small" name="intent" value={intent} disabled={fetcher.state !== "idle"}>

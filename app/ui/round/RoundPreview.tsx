@@ -1,4 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
+import { gathered } from "~/views/sentences/acts-due";
 import { Jobs } from "~/ui/garden/Jobs";
 import { Card } from "~/ui/shell/Card";
 import { Page, PageName, PlainList, Quiet, Sheet } from "~/ui/theme/parts";
@@ -40,11 +41,9 @@ export function RoundPreview({ round }: { round: RoundPreviewView }) {
               {later.text}
             </chakra.p>
           ))}
-        </Box>
-        <Box display="grid" gap="18px">
-          <TakeAlong round={round} />
           <BesidePicking round={round} />
         </Box>
+        <TakeAlong round={round} />
       </Box>
       <Box
         position={{ base: "fixed", md: "static" }}
@@ -66,7 +65,7 @@ function BesidePicking({ round }: { round: RoundPreviewView }) {
   if (round.jobs.length === 0) return null;
   return (
     <Card title="Beside picking">
-      <Jobs due={round.jobs} />
+      <Jobs due={gathered(round.jobs)} />
     </Card>
   );
 }

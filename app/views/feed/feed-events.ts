@@ -121,8 +121,8 @@ function coverEvents({ outlook }: Planned, { bedId, evening, cover }: CoverNight
 }
 
 /** A job beside picking. */
-const jobEvent = ({ key, day, lead, text }: JobTold): DatedEvent => ({
-  uid: `job-${key.replace(/[^\w-]+/g, "-")}`,
+const jobEvent = ({ keys, day, lead, text }: JobTold): DatedEvent => ({
+  uid: `job-${keys[0]!.replace(/[^\w-]+/g, "-")}`,
   ...lasting(day, minutesOf(MORNING_ACT), ACT_MINUTES),
   title: lead,
   text,

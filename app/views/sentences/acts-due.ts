@@ -1,4 +1,4 @@
-import { daysBetween } from "~/core/calendar";
+import { groupBy } from "es-toolkit";
 import type { ActDue } from "~/core/garden";
 import { COVERS } from "~/core/hazards";
 import type { Planned } from "../planned";
@@ -6,33 +6,53 @@ import { capital, nameOf, sayDay } from "../words";
 
 /** A job beside picking, in words. */
 export interface JobTold {
-  key: string;
+  /** Of the acts it is made of: they are ticked together. */
+  keys: string[];
   day: string;
+  /** Where it is done, and to what; null where it is done to a bed. */
   bed: string;
-  /** Null where it is done to a bed. */
   plantingId: string | null;
   /** "Stop watering: Garlic, softneck (Root patch)". */
   lead: string;
   /** Why, and until when. */
   text: string;
-  /** "today", "Thursday". */
+  /** "Today", "Thursday". */
   when: string;
   isToday: boolean;
 }
 
-/** Jobs beside picking as they are said. */
+/** Jobs beside picking as they are said, each by itself: for whoever stands before it. */
 export function jobsTold({ outlook, today }: Planned, due: readonly ActDue[]): JobTold[] {
   return due.flatMap((act): JobTold[] => {
-    const p = outlook.plantings.find((x) =>
-      act.plantingId ? x.planting.id === act.plantingId : x.bed.id === act.bedId,
-    );
+    const { key, day, plantingId, bedId, before, why } = act;
+    const p = outlook.plantings.find((x) => (plantingId ? x.planting.id === plantingId : x.bed.id === bedId));
     if (!p) return [];
-    const { key, day, plantingId } = act;
-    const before = act.before ? `before ${sayDay(act.before, today)}` : "";
-    const text = [act.why, before].filter(Boolean).join("; ");
-    return [{ key, day, bed: p.bed.name, plantingId, lead: leadOf(act, plantingId ? `${nameOf(p)} (${p.bed.name})` : p.bed.name, outlook.covers), text: text && `${capital(text)}.`, when: sayDay(day, today), isToday: daysBetween(today, day) <= 0 }]; // prettier-ignore
+    const reasons = [why, before ? `before ${sayDay(before, today)}` : ""].filter(Boolean).join("; ");
+    return [
+      {
+        keys: [key],
+        day,
+        bed: p.bed.name,
+        plantingId,
+        lead: leadOf(act, plantingId ? `${nameOf(p)} (${p.bed.name})` : p.bed.name, outlook.covers),
+        text: reasons && `${capital(reasons)}.`,
+        when: capital(sayDay(day, today)),
+        isToday: day <= today,
+      },
+    ];
   });
 }
+
+/** The same jobs of a day told as one: "Stop watering: Onion, red (Root patch); Onion, brown (Root patch)". */
+export function gathered(jobs: readonly JobTold[]): JobTold[] {
+  return Object.values(groupBy(jobs, (job) => [job.day, actOf(job), job.text].join("|"))).map((same) => {
+    const [first] = same;
+    const what = same.map((job) => job.lead.slice(actOf(job).length + 2));
+    return { ...first!, keys: same.flatMap((job) => job.keys), lead: `${actOf(first!)}: ${what.join("; ")}` };
+  });
+}
+
+const actOf = ({ lead }: JobTold) => lead.slice(0, lead.indexOf(":"));
 
 function leadOf({ act, key }: ActDue, name: string, covers: Planned["outlook"]["covers"]): string {
   if (act !== "cover" && act !== "take the cover off") return `${capital(act)}: ${name}`;

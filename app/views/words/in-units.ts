@@ -34,7 +34,7 @@ export function sayInUnits(text: string, units: UnitSystem): string {
 }
 
 /** Parts that are no words: numbers of data, sources, what somebody typed. */
-const NO_WORDS = new Set(["id", "key", "path", "standing", "kind", "unit", "value", "name", "varieties", "at", "bed", "bedName", "variety", "note", "notes", "clock", "leaveAt", "backAt"]); // prettier-ignore
+const NO_WORDS = new Set(["id", "keys", "path", "standing", "kind", "unit", "value", "name", "varieties", "at", "bed", "bedName", "variety", "note", "notes", "clock", "leaveAt", "backAt"]); // prettier-ignore
 
 /** The same for every text of a page's data. */
 export function inUnits<T>(value: T, units: UnitSystem): T {
