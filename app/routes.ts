@@ -19,6 +19,7 @@ export default [
     route("notes/sheets", "routes/sheets.tsx"),
     route("notes/:cropId", "routes/crop-notes.tsx"),
   ]),
+  route("plan.csv", "routes/plan-csv.ts"),
   route("plan.json", "routes/plan-json.ts"),
   route("hands", "routes/hands.ts"),
   route("advice", "routes/advice.ts"),

@@ -63,6 +63,9 @@ const TARGETS: Target[] = [
   { path: "/?index", fields: { intent: "move", plantingId: "courgette-striped", from: "2026-09-21", day: "2026-09-22", slot: "" } }, // prettier-ignore
   { path: "/?index", fields: { intent: "rule out", plantingId: "bean-green", day: "2026-09-22" } },
   { path: "/?index", fields: { intent: "leave free", plantingId: "bean-green", day: "2026-09-22" } },
+  { path: "/?index", fields: { intent: "keep", suppositions: '[{"what":"minutes","day":"2026-09-22","minutes":20}]' } },
+  { path: "/?index", fields: { intent: "job done", keys: "stop_watering_bulbs onion-red/1" } },
+  { path: "/?index", fields: { intent: "job due again", keys: "stop_watering_bulbs onion-red/1" } },
   { path: "/?index", fields: { intent: "undo" } },
   { path: "/?index", fields: { intent: "redo" } },
   { path: "/notes", fields: { like: "carrot", name: "Moon carrot" } },
@@ -242,6 +245,12 @@ async function fuzz(): Promise<void> {
     "/notes/sheets",
     "/check/tomato-red",
     "/plantings/tomato-red",
+    "/before/frost",
+    "/before/away?on=2026-02-30",
+    "/before/helper?on=__proto__",
+    "/back?on=",
+    "/hands?before=frost&on=2026-09-23",
+    `/what-if?${new URLSearchParams({ if: '[{"what":"colder","degreesC":2}]' })}`,
   ]) {
     // prettier-ignore
     const sent = { method: "GET", path: page };

@@ -5,7 +5,7 @@ import { setDemoDay, theGarden } from "~/db/garden/garden.server";
 import { allTrips, deleteTrip, insertHelper } from "~/db/sky/hands.server";
 import { awayPage, backPage, frostPage, helperPage } from "~/services/ahead/ahead-pages.server";
 import { handsOffered } from "~/services/ahead/hands-offered.server";
-import { supposedFor } from "~/services/garden/plan-supposed.server";
+import { supposedFor } from "~/services/garden/supposed-change.server";
 import { plannedGarden } from "~/services/garden/planned-garden.server";
 import { editDays } from "~/services/horizon/edit-plan.server";
 import { keepSupposed } from "~/services/horizon/what-if.server";

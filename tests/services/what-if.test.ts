@@ -5,7 +5,7 @@ import { theGarden, setHouseholdLimits } from "~/db/garden/garden.server";
 import { allTrips, handsRules } from "~/db/sky/hands.server";
 import { coversFrom } from "~/db/sky/covers.server";
 import { todayOf } from "~/services/garden/clock.server";
-import { supposedFor } from "~/services/garden/plan-supposed.server";
+import { supposedFor } from "~/services/garden/supposed-change.server";
 import { plannedGarden } from "~/services/garden/planned-garden.server";
 import { PlanAct, actOnPlan } from "~/services/horizon/act-on-plan.server";
 import { Suppositions, keepSupposed, whatIf } from "~/services/horizon/what-if.server";

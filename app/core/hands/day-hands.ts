@@ -47,7 +47,9 @@ export function handsOn(rules: HandsRules, day: IsoDay): DayHands {
   }
   const away = trips.length > 0 && here < 0.02;
   const helper = away ? helperOn(rules, day) : null;
-  if (helper) slots.morning = helper.minutes;
+  // So were a helper's: they are not told again for the day.
+  const isOwn = rules.exceptions.some((e) => e.day === day && e.slot === "morning");
+  if (helper && !isOwn) slots.morning = helper.minutes;
   return {
     day,
     slots,

@@ -7,7 +7,7 @@ import { frostsAhead } from "~/views/ahead/frost-sheet";
 import { costWords, offerWords, type HandsTold } from "~/views/ahead/hands-words";
 import type { Planned } from "~/views/planned";
 import { inUnits } from "~/views/words";
-import { changeIf } from "../garden/plan-supposed.server";
+import { changeIf } from "../garden/supposed-change.server";
 import { plannedGarden } from "../garden/planned-garden.server";
 
 /** Minutes that are tried: our judgement. */

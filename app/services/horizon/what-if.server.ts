@@ -7,7 +7,7 @@ import { bedById } from "~/db/beds/beds.server";
 import { allTrips, handsRules, replaceDayMinutes } from "~/db/sky/hands.server";
 import { cannotWords, suppositionWords, whatIfTold, type WhatIfAnswer } from "~/views/horizon/what-if-words";
 import { todayOf } from "../garden/clock.server";
-import { changeIf } from "../garden/plan-supposed.server";
+import { changeIf } from "../garden/supposed-change.server";
 import { plannedGarden } from "../garden/planned-garden.server";
 import { coverBed } from "../sky/covers.server";
 import { removeTrip, saveTrip } from "../sky/trips.server";

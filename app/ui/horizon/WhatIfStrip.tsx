@@ -24,7 +24,7 @@ const KINDS: Record<Kind, string> = {
 
 /** Which of them can be supposed here. */
 function kindsOf({ trips, beds, colder, hasFridge }: Supposable): Kind[] {
-  const can: Partial<Record<Kind, boolean>> = { leave: trips.length > 0, return: trips.length > 0, stay: trips.length > 0, cover: beds.length > 0, colder: colder.length > 0, "fridge full": hasFridge }; // prettier-ignore
+  const can: Partial<Record<Kind, boolean>> = { leave: trips.some((t) => t.leaves.length > 0), return: trips.length > 0, stay: trips.length > 0, cover: beds.length > 0, colder: colder.length > 0, "fridge full": hasFridge }; // prettier-ignore
   return (Object.keys(KINDS) as Kind[]).filter((kind) => can[kind] ?? true);
 }
 
@@ -192,7 +192,9 @@ function Ask({ supposable, suppose }: { supposable: Supposable; suppose: WhatIf[
         ))}
       </Field>
       {fields[kind]}
-      <Action type="submit">See</Action>
+      <Action type="submit" disabled={(kind === "leave" || kind === "return") && tripDays.length === 0}>
+        See
+      </Action>
     </chakra.form>
   );
 }

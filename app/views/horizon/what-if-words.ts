@@ -28,7 +28,7 @@ export function supposable({ outlook, today, units }: Planned) {
     days,
     trips: outlook.trips
       .filter((t) => t.to >= today && t.from <= addDays(today, DAYS_OFFERED))
-      .map(({ name, from, to }) => ({ name, from, to, leaves: daysAround(from, today), returns: daysAround(to, today) })), // prettier-ignore
+      .map(({ name, from, to }) => ({ name, from, to, leaves: from > today ? daysAround(from, today) : [], returns: daysAround(to, today) })), // prettier-ignore
     beds: [...beds.values()]
       .filter((b) => COVERABLE.includes(b.kind))
       .sort((a, b) => a.position - b.position)
