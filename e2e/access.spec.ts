@@ -14,6 +14,9 @@ const SCREENS = [
   "/notes",
   "/notes/tomato_large",
   "/notes/sheets?crop=carrot",
+  "/before/frost",
+  "/before/away",
+  "/before/helper",
 ];
 
 // In the dark only the colours differ, so only their rule is asked again.

@@ -1,7 +1,7 @@
 import { expect, test } from "./gardener";
 import { measuresOf } from "./read-page";
 
-const SCREENS = ["/", "/round", "/beds", "/sky", "/sky?day=2026-09-22", "/ledger", "/ledger/tomato-red-2026-09-16", "/notes", "/notes/sheets"]; // prettier-ignore
+const SCREENS = ["/", "/round", "/beds", "/sky", "/sky?day=2026-09-22", "/ledger", "/ledger/tomato-red-2026-09-16", "/notes", "/notes/sheets", "/before/frost", "/before/away"]; // prettier-ignore
 
 test("every screen and sheet of a US garden, as it is drawn, speaks its units, its clock and its order of days", async ({
   page,
