@@ -39,7 +39,7 @@ function Marks({ of, acts }: { of: readonly string[]; acts: readonly (readonly [
       <input type="hidden" name="keys" value={of.join("\n")} />
       <Bar gap="8px">
         {acts.map(([intent, words]) => (
-          <Action key={intent} size="small" name="intent" value={intent} disabled={fetcher.state !== "idle"}>
+          <Action key={intent} name="intent" value={intent} disabled={fetcher.state !== "idle"}>
             {words}
           </Action>
         ))}
