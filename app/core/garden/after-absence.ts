@@ -4,6 +4,9 @@ import type { PlantingOutlook } from "./planting-outlook";
 export const RETURN_ACTS = ["take off first", "strip", "take", "look", "keep"] as const;
 export type ReturnAct = (typeof RETURN_ACTS)[number];
 
+/** P(over) from which what nobody has looked at is stripped all the same: our judgement. */
+const OVER = 0.2;
+
 /**
  * What a planting wants when one comes back. What is spoilt comes off first, so that it infects nothing and hinders
  * nothing (common practice); then what stops bearing while old pieces hang on it, stripped of all; then what is ready, the
@@ -14,7 +17,7 @@ export function returnAct({ judgement: { verdict, odds }, crop }: PlantingOutloo
   if (kind === "unfit" || kind === "past" || kind === "clear") return "take off first";
   const takes = kind === "ready" || kind === "take today" || kind === "take some" || kind === "take early";
   const over = odds.slipping + odds.gone;
-  if (crop.mode === "repeat" && crop.suppressesWhenLeft.value === "yes" && (takes || over > 0.2)) return "strip";
+  if (crop.mode === "repeat" && crop.suppressesWhenLeft.value === "yes" && (takes || over > OVER)) return "strip";
   if (takes) return "take";
   if (kind === "look now" || kind === "settle" || (kind === "look again" && because.why !== "leaves wet"))
     return "look";

@@ -10,7 +10,7 @@ import { inUnits } from "~/views/words";
 import { changeIf } from "../garden/supposed-change.server";
 import { plannedGarden } from "../garden/planned-garden.server";
 
-/** Minutes that are tried: our judgement. */
+/** Minutes that are tried, how many offers are told, and how much more longer ones have to bring: our judgement. */
 const EXTRA = [30, 60, 120];
 const HELP_MINUTES = 60;
 const MOST_OFFERS = 4;

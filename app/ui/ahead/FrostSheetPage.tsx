@@ -41,8 +41,8 @@ export function FrostSheetPage({ sheet }: { sheet: FrostSheet | null }) {
           </PlainList>
         )}
       </Part>
-      <Part title="Lost all the same" note="What the frost would take and the plan has no pick for.">
-        <NamedLines lines={lines(sheet.lost)} none="Nothing: what the frost would take comes in before it." />
+      <Part title="Lost all the same" note="What the frost may take and the plan has no pick for.">
+        <NamedLines lines={lines(sheet.lost)} none="Nothing: what the frost may take comes in before it." />
       </Part>
       <HandsPart before="frost" on={sheet.evening} of={sheet} />
       <Part title="Stays out, and why">

@@ -23,11 +23,15 @@ export function SkyPage({ view, origin }: { view: SkyView; origin: string }) {
       <Bar alignItems="baseline" gap="4px 22px" marginBottom="8px">
         <chakra.h1 fontSize={{ base: "1.8rem", md: "2.1rem" }}>Sky & away</chakra.h1>
         <SourceLine view={view} />
-        {view.pages.map((page) => (
-          <chakra.span key={page.href} lineHeight="2.6">
-            <Link to={page.href}>{page.words}</Link>
-          </chakra.span>
-        ))}
+        {view.pages.length > 0 && (
+          <chakra.nav aria-label="What is ahead" display="inline-flex" flexWrap="wrap" gap="0 22px">
+            {view.pages.map((page) => (
+              <chakra.span key={page.href} lineHeight="2.6">
+                <Link to={page.href}>{page.words}</Link>
+              </chakra.span>
+            ))}
+          </chakra.nav>
+        )}
       </Bar>
       <SkyStrip view={view} />
       {view.shown && <DayHours key={view.shown.day} shown={view.shown} units={view.units} />}

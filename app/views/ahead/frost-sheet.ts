@@ -2,7 +2,7 @@ import { hazardsAhead, type Hazard, type PlantingOutlook } from "~/core/garden";
 import type { Planned } from "../planned";
 import type { ActTold } from "../sentences/act";
 import { hazardCard } from "../sentences/hazard";
-import { capital, nameOf, sayDay, sayNight, sayRoughly, sayTemperature } from "../words";
+import { capital, inTenths, nameOf, sayDay, sayNight, sayRoughly, sayTemperature } from "../words";
 import { earlyWords, takenOn, type DayTaken } from "./taken";
 
 type Frost = Extract<Hazard, { kind: "frost" }>;
@@ -15,6 +15,9 @@ export const frostsAhead = ({ outlook, plan }: Planned): Frost[] =>
 
 /** Loss under which a planting counts as safe from a night: our judgement. */
 const SAFE = 0.05;
+/** A stake of less is not told in grams, and what stands more cold than this, °C, stands a frost: our judgement. */
+const NAMED_GRAMS = 50;
+const HARDY_C = -2;
 
 /**
  * Everything before a night of frost, made from the plan: what is taken when, what is covered or brought in and when that
@@ -40,7 +43,7 @@ export function frostSheet(planned: Planned, evening?: string) {
     stake: card.stake,
     caution: card.caution,
     nights: all.map((h) => ({ evening: h.from, words: sayNight(h.from, today), isThis: h === frost })),
-    takes: takenOn(planned, days(0, n), (p) => (touched.has(p.planting.id) ? (earlyWords(p) ?? "The frost would take it.") : null)) satisfies DayTaken[], // prettier-ignore
+    takes: takenOn(planned, days(0, n), (p) => (touched.has(p.planting.id) ? (earlyWords(p) ?? mayTake(touched.get(p.planting.id)!.loss)) : null)) satisfies DayTaken[], // prettier-ignore
     helps: card.acts.filter(isHelped),
     off: offWords(frost, card.acts, planned),
     waits: outlook.plantings
@@ -52,7 +55,7 @@ export function frostSheet(planned: Planned, evening?: string) {
         plantingId: t.plantingId,
         name: nameOf(of(t.plantingId)),
         bed: of(t.plantingId).bed.name,
-        says: lossWords(of(t.plantingId), t.grams, planned),
+        says: lossWords(of(t.plantingId), t, planned),
       })),
   };
 }
@@ -73,13 +76,20 @@ function whySafe({ crop, bed }: PlantingOutlook, frost: Frost, { units }: Planne
   if (damageC === null && killC === null) return "Cold does not matter to it.";
   const limit = damageC ?? killC!;
   const low = frost.beds.find((b) => b.bedId === bed.id)?.bedMinC;
-  if (limit <= -2) return `Stands down to about ${sayTemperature(limit, units)}${crop.group === "leaf" || crop.group === "root" ? ", often the sweeter for it" : ""}.`; // prettier-ignore
+  if (limit <= HARDY_C) return `Stands down to about ${sayTemperature(limit, units)}${crop.group === "leaf" || crop.group === "root" ? ", often the sweeter for it" : ""}.`; // prettier-ignore
   return low === undefined ? "Not likely to be touched." : `About ${sayTemperature(low, units)} is expected there, and it is harmed below ${sayTemperature(limit, units)}.`; // prettier-ignore
 }
 
-function lossWords({ crop, survival }: PlantingOutlook, grams: number, { units }: Planned): string {
+const mayTake = (loss: number) => `The frost may take it: ${inTenths(loss)}.`;
+
+function lossWords(
+  { crop, survival }: PlantingOutlook,
+  { grams, loss }: Frost["touched"][number],
+  { units }: Planned,
+): string {
+  // prettier-ignore
   const act = survival.threats.find((t) => t.kind === "frost")?.act;
-  const words = grams >= 50 ? `about ${sayRoughly(grams, units)} at stake, and not in the plan` : "little of use on it yet, and it would suffer"; // prettier-ignore
+  const words = grams >= NAMED_GRAMS ? `about ${sayRoughly(grams, units)} at stake, and not in the plan` : "little of use on it yet, and it would suffer"; // prettier-ignore
   const kept = act === "earth up" ? "; earthed up it grows again" : "";
-  return `${capital(words)}${kept}${crop.indoors?.fromGreenDays === undefined ? "" : "; full-grown ones ripen indoors"}.`;
+  return `${mayTake(loss)} ${capital(words)}${kept}${crop.indoors?.fromGreenDays === undefined ? "" : "; full-grown ones ripen indoors"}.`;
 }
