@@ -16,6 +16,9 @@ function planting(kind: Verdict["kind"], { mode = "repeat", suppresses = "yes", 
 test("what is spoilt comes off first, what stops bearing is stripped, the rest waits its turn", () => {
   expect(returnAct(planting("unfit"))).toBe("take off first");
   expect(returnAct(planting("past", { mode: "once" }))).toBe("take off first");
+  expect(returnAct(planting("past", { suppresses: "no" }))).toBe("take off first");
+  // Overgrown courgettes hang beside fresh ones: not all of it is waste.
+  expect(returnAct(planting("past"))).toBe("strip");
   expect(returnAct(planting("take today"))).toBe("strip");
   expect(returnAct(planting("take today", { suppresses: "no" }))).toBe("take");
   expect(returnAct(planting("ready", { mode: "once" }))).toBe("take");

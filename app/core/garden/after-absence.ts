@@ -14,10 +14,13 @@ const OVER = 0.2;
  */
 export function returnAct({ judgement: { verdict, odds }, crop }: PlantingOutlook): ReturnAct {
   const { kind, because } = verdict;
-  if (kind === "unfit" || kind === "past" || kind === "clear") return "take off first";
+  if (kind === "unfit") return "take off first";
   const takes = kind === "ready" || kind === "take today" || kind === "take some" || kind === "take early";
+  const isOver = kind === "past" || kind === "clear";
   const over = odds.slipping + odds.gone;
-  if (crop.mode === "repeat" && crop.suppressesWhenLeft.value === "yes" && (takes || over > OVER)) return "strip";
+  // What bears on has fresh pieces among the overgrown.
+  if (crop.mode === "repeat" && crop.suppressesWhenLeft.value === "yes" && (takes || isOver || over > OVER)) return "strip"; // prettier-ignore
+  if (isOver) return "take off first";
   if (takes) return "take";
   if (kind === "look now" || kind === "settle" || (kind === "look again" && because.why !== "leaves wet"))
     return "look";

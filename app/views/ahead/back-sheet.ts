@@ -9,7 +9,7 @@ import { counted, nameOf, sayDay, sayPieces, sayRain, sayTemperature } from "../
 export type BackSheet = NonNullable<ReturnType<typeof backSheet>>;
 
 const TITLES: Record<ReturnAct, { title: string; why: string }> = {
-  "take off first": { title: "Off first", why: "What is spoilt or over infects and hinders the rest: out of the bed, not into the basket." },
+  "take off first": { title: "Off first", why: "What is over or spoilt comes off, so that it neither infects nor hinders the rest; eat of it only what is sound." },
   strip: { title: "Strip", why: "What hangs on and grows old stops the plant: everything of size comes off, the overgrown too, and it starts again." },
   take: { title: "Take", why: "What is lost soonest first." },
   look: { title: "Look first", why: "Only eyes settle these." },
@@ -45,7 +45,8 @@ function lineOf({ today, units }: Planned, p: PlantingOutlook, act: ReturnAct) {
     name: nameOf(p),
     bed: p.bed.name,
     says: `${there}${verdictSentence(verdict, { crop: p.crop, today, units })}`,
-    how: act === "strip" || act === "take" ? howToTake(p.crop, p.ways, verdict) : null,
+    how:
+      act === "strip" || act === "take" ? howToTake(p.crop, p.ways, verdict).replace(/^When it is ready: /, "") : null,
   };
 }
 
