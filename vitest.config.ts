@@ -9,6 +9,8 @@ export default defineConfig({
   test: {
     include: ["app/**/*.test.{ts,tsx}", "tests/**/*.test.{ts,tsx}"],
     setupFiles: ["tests/clock.ts"],
+    // One for each core: of itself it leaves one core idle.
+    maxWorkers: 2,
     testTimeout: 60_000,
     hookTimeout: 60_000,
   },

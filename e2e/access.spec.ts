@@ -17,6 +17,7 @@ const SCREENS = [
   "/before/frost",
   "/before/away",
   "/before/helper",
+  "/plan",
 ];
 
 // In the dark only the colours differ, so only their rule is asked again.
@@ -26,13 +27,13 @@ const RULES = {
 };
 
 for (const scheme of ["light", "dark"] as const) {
-  test(`every screen passes the automatic accessibility rules: ${scheme}`, async ({ page, demo }) => {
+  test(`every screen passes the automatic accessibility rules: ${scheme}`, async ({ page, readDemo }) => {
     // A dozen screens, each opened out and read whole: minutes on a busy machine.
     test.slow();
     const found: string[] = [];
     await page.emulateMedia({ colorScheme: scheme });
     for (const path of SCREENS) {
-      await page.goto(demo.url + path, { waitUntil: "networkidle" });
+      await page.goto(readDemo.url + path, { waitUntil: "networkidle" });
       // What is folded away is read by somebody, too.
       await page.evaluate(() => document.querySelectorAll("details").forEach((d) => (d.open = true)));
       const { violations } = await RULES[scheme](new AxeBuilder({ page })).analyze();
@@ -42,9 +43,9 @@ for (const scheme of ["light", "dark"] as const) {
   });
 }
 
-test("no screen is wider than its window", async ({ page, demo }) => {
+test("no screen is wider than its window", async ({ page, readDemo }) => {
   for (const path of SCREENS) {
-    await page.goto(demo.url + path);
+    await page.goto(readDemo.url + path);
     const [inner, full] = await page.evaluate(() => [window.innerWidth, document.documentElement.scrollWidth]);
     expect(full, path).toBeLessThanOrEqual(inner ?? 0);
   }

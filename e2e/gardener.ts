@@ -23,8 +23,26 @@ function patient(page: Page): Page {
   return page;
 }
 
-/** Tests with a garden server of their own: the demo's, in either system of units, or an empty household file. */
-export const test = base.extend<{ demo: GardenServer; usDemo: GardenServer; household: GardenServer }>({
+interface OwnServers {
+  demo: GardenServer;
+  usDemo: GardenServer;
+  household: GardenServer;
+}
+
+/**
+ * Tests with a garden server of their own: the demo's, in either system of units, or an empty household file; or, for those
+ * that write nothing, one of the demo's for all of a worker's: a start takes seconds.
+ */
+export const test = base.extend<OwnServers, { readDemo: GardenServer }>({
+  readDemo: [
+    async ({}, give, info) => {
+      const server = new GardenServer(4700 + info.parallelIndex, true);
+      await server.start();
+      await give(server);
+      await server.remove();
+    },
+    { scope: "worker", timeout: 180_000 },
+  ],
   page: async ({ page }, give) => give(patient(page)),
   demo: async ({}, give, info) => {
     const server = new GardenServer(4300 + info.parallelIndex * 100 + (next++ % 100), true);

@@ -1,7 +1,7 @@
 import { expect, test } from "./gardener";
 import { measuresOf } from "./read-page";
 
-const SCREENS = ["/", "/round", "/beds", "/sky", "/sky?day=2026-09-22", "/ledger", "/ledger/tomato-red-2026-09-16", "/notes", "/notes/sheets", "/before/frost", "/before/away"]; // prettier-ignore
+const SCREENS = ["/", "/round", "/beds", "/sky", "/sky?day=2026-09-22", "/ledger", "/ledger/tomato-red-2026-09-16", "/notes", "/notes/sheets", "/before/frost", "/before/away", "/plan"]; // prettier-ignore
 
 test("every screen and sheet of a US garden, as it is drawn, speaks its units, its clock and its order of days", async ({
   page,
@@ -29,8 +29,8 @@ test("every screen and sheet of a US garden, as it is drawn, speaks its units, i
   expect(found).toEqual([]);
 });
 
-test("the same walk finds what it looks for in a metric garden", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/sky?day=2026-09-22`);
+test("the same walk finds what it looks for in a metric garden", async ({ page, readDemo }) => {
+  await page.goto(`${readDemo.url}/sky?day=2026-09-22`);
   expect(await measuresOf(page, "metric")).not.toEqual([]);
   expect(await measuresOf(page, "us")).toEqual([]);
 });

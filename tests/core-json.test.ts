@@ -3,7 +3,7 @@ import { readFileSync } from "node:fs";
 import { describe, expect, test } from "vitest";
 
 function core(verb: string, input: string) {
-  const run = spawnSync("npx", ["tsx", "scripts/core.ts", verb], {
+  const run = spawnSync(process.execPath, ["--import", "tsx", "scripts/core.ts", verb], {
     input,
     encoding: "utf8",
     maxBuffer: 64 * 1024 * 1024,

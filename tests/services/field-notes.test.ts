@@ -182,8 +182,9 @@ test("whatever value is accepted, the garden can still be judged and planned", (
   const ids = ["carrot", "courgette"];
   for (const id of ids)
     for (const v of cropValues(cropsOf(db).find((c) => c.id === id)!)) {
-      const typed =
-        v.kind === "number" ? ["0", "-7", "0.01", "0.3", "900"] : typeof v.kind === "string" ? ["x", "no"] : v.kind;
+      // Each is judged and planned anew: of the second crop the ends are enough.
+      const numbers = id === ids[0] ? ["0", "-7", "0.01", "0.3", "900"] : ["0.01", "900"];
+      const typed = v.kind === "number" ? numbers : typeof v.kind === "string" ? ["x", "no"] : v.kind;
       for (const value of typed) {
         const path = v.path.join(".");
         if (setCropValue(db, id, path, value).status === "refused") continue;
