@@ -66,6 +66,14 @@ class Spread {
     return table.length > 1 ? [table[0]!, ...this.rounds.map(({ day }) => table[day + 1]!)] : [...table];
   }
 
+  /** Of a day the round with the most minutes. */
+  longest(day: number): number {
+    const { rounds } = this;
+    let longest = this.first[day]!;
+    for (let t = longest; t <= this.last[day]!; t++) if (rounds[t]!.minutes > rounds[longest]!.minutes) longest = t;
+    return longest;
+  }
+
   /** A planting's tables by round; no one day has it twice, and none of its rounds comes at a time when it is shut. */
   tables<W extends Omit<TaskWay, "id" | "acts">>(of: W, p: PlantingOutlook): W {
     const { rounds } = this;
@@ -103,7 +111,12 @@ export function inRounds(
     ...(kitchenFree && { kitchenFree: spread.wide(kitchenFree) }),
     ...(Array.isArray(curingFree) && { curingFree: spread.wide(curingFree) }),
     ...(roundLimits && { roundLimits: roundLimits.map(({ from, to, most }) => ({ from: spread.first[from]!, to: spread.last[to]!, most })) }), // prettier-ignore
-    tasks: problem.tasks.map((task): PlantingTask => spread.tables(task, of.get(plantingOfTask(task.id))!)),
+    tasks: problem.tasks.map((task): PlantingTask => {
+      const p = of.get(plantingOfTask(task.id))!;
+      const acts = (way: TaskWay) => way.acts.map((act) => ({ ...act, day: spread.longest(act.day) }));
+      const ways = task.ways?.map((way) => ({ ...spread.tables(way, p), acts: acts(way) }));
+      return { ...spread.tables(task, p), ...(ways && { ways }) };
+    }),
   };
 }
 

@@ -78,7 +78,7 @@ function termsOf(hands: DayHands, hours: DayHours | undefined, place: Place): Da
   const hotSlots = slotsOf((h) => h.heatIndexC >= HEAT_STOP_C);
   const thunderHours = told.filter((h) => h.thunderOdds >= THUNDER_STOP);
   const thunderSlots = isOfAnHour(thunderHours, told) ? slotsOf((h) => thunderHours.includes(h)) : [];
-  const light = hands.anyTime ? undefined : lightOf(hands.day, place);
+  const light = hands.anyTime ? undefined : workLight(hands.day, place);
   const rounds = SLOTS.flatMap((slot): RoundTerms[] => {
     const minutes = Math.min(hands.slots[slot], minutesOfLight(slot, light));
     if (minutes <= 0 || hotSlots.includes(slot) || thunderSlots.includes(slot)) return [];
@@ -111,7 +111,10 @@ function termsOf(hands: DayHands, hours: DayHours | undefined, place: Place): Da
 }
 
 /** From when to when there is light to work by, minutes since midnight of the day; undefined where it does not change. */
-function lightOf(day: IsoDay, { latitude, longitude, timeZone }: Place): readonly [number, number] | undefined {
+export function workLight(
+  day: IsoDay,
+  { latitude, longitude, timeZone }: Place,
+): readonly [number, number] | undefined {
   const light = twilight(day, latitude, longitude);
   if (!light) return undefined;
   const minutes = (at: Date) => {

@@ -1,6 +1,14 @@
 import { addDays, type IsoDay } from "../calendar";
 import type { Trip } from "../hands";
-import type { GardenOutlook } from "./look-ahead";
+
+/** Days ahead as the household spends them. */
+interface HomeDays {
+  today: IsoDay;
+  days: IsoDay[];
+  away: boolean[];
+  trips: Trip[];
+  minutesFree: number[];
+}
 
 /** A trip in the days that are looked ahead. */
 export interface DaysAway {
@@ -13,13 +21,7 @@ export interface DaysAway {
 }
 
 /** Trips that lie in the days ahead, the soonest first. */
-export function tripsAhead({
-  days,
-  away,
-  trips,
-  minutesFree,
-}: Pick<GardenOutlook, "days" | "away" | "trips" | "minutesFree">): DaysAway[] {
-  // prettier-ignore
+export function tripsAhead({ days, away, trips, minutesFree }: Omit<HomeDays, "today">): DaysAway[] {
   const isHome = (n: number) => !away[n] && minutesFree[n]! > 0;
   return trips
     .flatMap((trip): DaysAway[] => {
@@ -37,7 +39,7 @@ export function tripsAhead({
 const STILL_BACK_DAYS = 4;
 
 /** The trip that one is back from, the last that ended in the days before, today's among them. */
-export function tripJustEnded({ trips, today, away }: Pick<GardenOutlook, "trips" | "today" | "away">): Trip | null {
+export function tripJustEnded({ trips, today, away }: Pick<HomeDays, "trips" | "today" | "away">): Trip | null {
   const isOver = (to: IsoDay) => to < today || (to === today && !away[0]);
   const ended = trips.filter((t) => isOver(t.to) && t.to >= addDays(today, -STILL_BACK_DAYS));
   return ended.sort((a, b) => a.to.localeCompare(b.to)).at(-1) ?? null;

@@ -4,6 +4,7 @@ import { StartEvent, Variety } from "../crops";
 import { SHARE_WORDS, SHARE_WORD_LIST } from "../readiness";
 import { DayNow, HandsRules, Slot } from "../hands";
 import { HouseholdLimits } from "./household-limits";
+import { ActMark } from "./act-mark";
 import { BedKind, CoverNight, Treatment } from "../hazards";
 import { START_STANDINGS, SeasonCrop } from "../seasons";
 import { DailyWeather, ForecastError, HourTold, PlaceClimate } from "../weather";
@@ -149,6 +150,8 @@ export const GardenState = z.object({
   /** What forecasts have been measured to miss by. */
   forecastError: ForecastError.nullable().default(null),
   covers: z.array(CoverNight).default([]),
+  /** What was done or left out beside picking. */
+  actMarks: z.array(ActMark).default([]),
   ...HandsRules.shape,
   /** What the household can and wants beside its hours. */
   limits: HouseholdLimits.optional(),

@@ -57,6 +57,7 @@ function garden(change: Partial<GardenState> = {}): GardenState {
       rainMm: 0,
       windKmh: 12,
     })),
+    actMarks: [],
     minutesByWeekday: [20, 20, 40, 20, 20, 60, 60].map((evening) => ({ morning: 0, midday: 0, evening })),
     timeZone: "UTC",
     hours: [],
@@ -139,12 +140,13 @@ test("the walk goes along the footpath; with wet leaves what spreads disease com
     errand("kale", "kale_leaf", 1),
     errand("tomato", "tomato_large", 2),
   ];
-  const order = (wet: boolean) => walkOf(errands, wet, 6, 1.5).stops.flatMap((s) => s.errands.map((e) => e.plantingId));
+  const terms = (leavesAreWet: boolean) => ({ leavesAreWet, isWarm: false, roundMinutes: 6, bedMinutes: 1.5 });
+  const order = (wet: boolean) => walkOf(errands, terms(wet)).stops.flatMap((s) => s.errands.map((e) => e.plantingId));
   expect(order(false)).toEqual(["bean", "kale", "tomato", "carrot"]);
   expect(order(true)).toEqual(["kale", "carrot", "bean", "tomato"]);
-  const walk = walkOf(errands, true, 6, 1.5);
+  const walk = walkOf(errands, terms(true));
   expect(walk.splitForWetLeaves).toBe(true);
   expect(walk.minutes).toBe(4 * 5 + walk.stops.length * 1.5 + 6);
   expect(walk.kit).toEqual(expect.arrayContaining(["digging fork", "snips", "labels and a fade-proof pen"]));
-  expect(walkOf([], false, 6, 1.5)).toMatchObject({ minutes: 0, kit: [] });
+  expect(walkOf([], terms(false))).toMatchObject({ minutes: 0, kit: [] });
 });

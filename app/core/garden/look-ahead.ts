@@ -12,6 +12,9 @@ import type { GardenState, PlantingState } from "./garden-state";
 import { HouseholdLimits, limitsOfPlan } from "./household-limits";
 import { asTheHouseholdWants } from "./household-parts";
 import { withLook } from "./looks-due";
+import type { ActMark } from "./act-mark";
+import { lessJobs } from "./job-minutes";
+import { liftActs, withLiftActs } from "./lift-ways";
 import { inRounds, roundsAhead, type DayRound } from "./day-rounds";
 import { planProblem } from "./plan-problem";
 import { withProtections } from "./protections";
@@ -34,6 +37,7 @@ export interface GardenOutlook extends GardenSky {
   away: boolean[];
   trips: Trip[];
   covers: CoverNight[];
+  actMarks: ActMark[];
   plantings: PlantingOutlook[];
   /** What the planner is asked, its days one entry for each of `rounds`; and the same before any day was asked for. */
   problem: PlanProblem;
@@ -88,8 +92,10 @@ export function lookAhead(
     const bears = yields(crop, planting.variety);
     // Which days are asked for is the plan's to know: the outlook stands.
     const { pickOn: _, notOn: __, ...wishes } = planting.wishes ?? { pickOn: [], notOn: [] };
+    const acts = liftActs(crop, planting, garden.actMarks, garden.today);
     const key = JSON.stringify([
       { ...planting, wishes },
+      acts.map(({ rule, done }) => [rule.id, done]),
       bed,
       limits,
       around.variety,
@@ -101,25 +107,24 @@ export function lookAhead(
     return keptOutlook(kept, key, planting, crop, terms, () => {
       const setting: PlantingSetting = { ...around, bears, learnt: learner(crop.id, planting.variety) };
       const under = (nights: CoverNight[]) => asTheHouseholdWants(plantingOutlook(planting, { ...setting, covers: [...around.covers, ...nights] }, sky, terms), limits, sky.days); // prettier-ignore
-      return withLook(withStrip(withProtections(under([]), under, sky, terms), sky, terms), terms);
+      const shielded = withStrip(withProtections(under([]), under, sky, terms), sky, terms);
+      return withLook(withLiftActs(shielded, sky.today, terms, acts), terms);
     });
   });
   for (const id of kept.plantings.keys()) if (!garden.plantings.some((p) => p.id === id)) kept.plantings.delete(id);
   const minutesFree = terms.map((t) => t.minutes);
-  const rounds = roundsAhead(terms);
+  const away = terms.map((t) => t.hands.away);
+  const ahead = { ...sky, plantings, covers: garden.covers, trips: garden.trips, away, minutesFree };
+  const rounds = lessJobs(roundsAhead(terms), ahead, garden.actMarks);
   const walked = new Set(garden.plantings.flatMap((p) => p.picks.map((m) => m.pickedOn)));
   const ofPlan = limitsOfPlan(limits, sky.days, walked);
   const tasks = [...plantings.flatMap((p) => p.parts.map((part) => part.task)), ...plantings.flatMap((p) => p.look ?? [])]; // prettier-ignore
   const unwished = inRounds({ ...planProblem(sky.days, minutesFree, tasks), ...ofPlan }, rounds, plantings);
   return {
-    ...sky,
+    ...ahead,
+    actMarks: garden.actMarks,
     normalYears: sky.normals.years,
     terms,
-    minutesFree,
-    away: terms.map((t) => t.hands.away),
-    trips: garden.trips,
-    covers: garden.covers,
-    plantings,
     rounds,
     unwished,
     ...withWanted(unwished, rounds, plantings.map(dayWishesOf)),

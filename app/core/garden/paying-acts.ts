@@ -56,15 +56,16 @@ function paying(
 ): PayingAct | null {
   const tasks = problem.tasks.map((task) => {
     const ways = group.filter((x) => x.taskId === task.id).map((x) => x.way);
-    return ways.length > 0 ? { ...task, ways } : task;
+    return ways.length > 0 ? { ...task, ways: [...(task.ways ?? []), ...ways] } : task;
   });
   const again = solvePlan({ ...problem, tasks }, budget, bare);
   if (again.worth - bare.worth < WORTH_TELLING) return null;
   const without = solvePlan(problem, budget, again);
   const gain = again.worth - Math.max(bare.worth, without.worth);
-  const taken = tasks.filter((t) => again.ways[t.id] !== undefined);
+  const isTreated = (taskId: string) => group.some((x) => x.taskId === taskId && x.way.id === again.ways[taskId]);
+  const taken = tasks.filter((t) => isTreated(t.id));
   if (gain < WORTH_TELLING || taken.length === 0) return null;
-  const done = group.filter((x) => again.ways[x.taskId] !== undefined);
+  const done = group.filter((x) => isTreated(x.taskId));
   const days = [...new Set(done.flatMap((x) => x.doneOn))].sort((a, b) => a - b);
   const best = (id: string) => Math.max(...tasks.find((t) => t.id === id)!.worth[0]!);
   const plantingIds = [...new Set(taken.map((t) => t.id).sort((a, b) => best(b) - best(a)).map(plantingOfTask))]; // prettier-ignore

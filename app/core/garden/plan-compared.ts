@@ -1,4 +1,4 @@
-import { checkPlan } from "../planner";
+import { checkPlan, taskWorth } from "../planner";
 import type { DayPlan } from "./day-rounds";
 import type { GardenOutlook } from "./look-ahead";
 import { plannedPicks } from "./planned-picks";
@@ -24,25 +24,16 @@ export interface PlanSum {
 
 /** Adds a plan up. */
 export function planSum({ problem, plantings }: Pick<GardenOutlook, "problem" | "plantings">, plan: DayPlan): PlanSum {
-  const check = checkPlan(problem, plan.rounds, plan.ways);
+  const solved = { picks: plan.rounds, ways: plan.ways };
+  const check = checkPlan(problem, solved.picks, solved.ways);
   if (check.status === "not allowed") throw new Error(`the plan is not allowed: ${check.reasons.join("; ")}`);
-  const tasks = new Map(problem.tasks.map((task) => [task.id, task]));
-  const worthOf = (id: string) => {
-    const task = tasks.get(id)!;
-    let [row, worth] = [0, 0];
-    for (const t of plan.rounds[id] ?? []) {
-      worth += task.worth[row]![t]!;
-      row = t + 1;
-    }
-    return worth + (row === 0 ? task.endWorth[0]! : task.repeat ? task.endWorth[row]! : 0);
-  };
   const of = plantings.map((p): OfPlanting => {
     const picks = plannedPicks(p, plan.picks);
     return {
       plantingId: p.planting.id,
       days: picks.map((pick) => pick.day),
       grams: picks.reduce((sum, pick) => sum + pick.pieces * p.crop.pieceGrams.value, 0),
-      worth: p.parts.reduce((sum, part) => sum + worthOf(part.task.id), 0),
+      worth: p.parts.reduce((sum, part) => sum + taskWorth(problem, solved, part.task.id), 0),
     };
   });
   return {

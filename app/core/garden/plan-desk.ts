@@ -1,6 +1,7 @@
 import {
   checkPlan,
   heldStill,
+  inBestWay,
   improvingEdit,
   solvingBase,
   type Picks,
@@ -95,7 +96,7 @@ export class PlanDesk {
     const { problem, blockedBy } = this.wanted(edits);
     if (blockedBy)
       return { blockedBy, lost: 0, lostGrams: 0, own: NOTHING, all: NOTHING, moved: [], picks: this.standing.picks };
-    const held = { picks: heldStill(problem, this.standing.picks), ways: this.standing.ways };
+    const held = this.inBestWays(edits, problem, { picks: heldStill(problem, this.standing.picks), ways: this.standing.ways }); // prettier-ignore
     const met = this.base ? pinned(problem).map(([id, t]) => this.base!.seen.with(id, t)).filter((plan) => plan !== null) : []; // prettier-ignore
     const costs = [held, ...met].flatMap((plan) => this.cost(edits, problem, plan) ?? []);
     return costs.length > 0 ? costs.reduce((a, b) => (b.lost < a.lost ? b : a)) : null;
@@ -120,6 +121,14 @@ export class PlanDesk {
     }
   }
 
+  /** Picks held still with what comes before the edited ones on the day that suits them, where it has a day of its own. */
+  private inBestWays(edits: readonly DayEdit[], problem: PlanProblem, held: { picks: Picks; ways: Ways }) {
+    const own = new Set(edits.flatMap((e) => this.tasksOf.get(e.plantingId) ?? []));
+    return problem.tasks
+      .filter((task) => task.ways && own.has(task.id))
+      .reduce((plan, { id }) => inBestWay(problem, plan, id) ?? plan, held);
+  }
+
   private ready(): PlanBase {
     if (!this.base) throw new Error("not prepared");
     return this.base;
@@ -131,6 +140,11 @@ export class PlanDesk {
     const isOf = (e: DayEdit, plantingId: string, day: number) => e.to === "pick" && e.plantingId === plantingId && this.dayIndex(e.day) === day; // prettier-ignore
     const block = asked.wanted.find((w) => w.blockedBy && edits.some((e) => isOf(e, w.plantingId, w.day)));
     return { problem: asked.problem, blockedBy: block?.blockedBy ?? null };
+  }
+
+  /** The dates of the plan, each once. */
+  get days(): string[] {
+    return [...new Set(this.sheet.problem.days)];
   }
 
   private dayIndex(day: string): number {

@@ -10,7 +10,7 @@ import type { PlantingOutlook } from "./planting-outlook";
 /** Beds that a cover laid for the night can be put on. */
 export const COVERABLE: readonly BedKind[] = ["open", "raised", "low", "wall", "container"];
 /** Laying a cover over a planting and making it fast, or carrying its pots in and out again: our judgement. */
-const COVER_MINUTES = 3;
+export const COVER_MINUTES = 3;
 /** A night or day that takes less than this share is not covered for: our judgement. */
 const WORTH_COVERING = 0.1;
 const MOST_NIGHTS = 4;

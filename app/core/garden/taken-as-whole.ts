@@ -48,7 +48,8 @@ const TAKEN: readonly string[] = ["take today", "take early", "past", "clear"];
 const GOING = 0.6;
 
 /** What the verdict takes, or what is past its best whatever keeps it from being taken today. */
-const isGoing = ({ verdict, odds }: Judgement) => TAKEN.includes(verdict.kind) || odds.slipping + odds.gone >= GOING;
+export const isGoing = ({ verdict, odds }: Judgement) =>
+  TAKEN.includes(verdict.kind) || odds.slipping + odds.gone >= GOING;
 
 interface Part {
   pieces: number;

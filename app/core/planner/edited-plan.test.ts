@@ -2,7 +2,7 @@ import { expect, test } from "vitest";
 import { gardenInstance } from "../../../tests/garden-instances";
 import { planInstance } from "../../../tests/planner-instances";
 import { checkPlan } from "./check";
-import { editedPlan, heldStill, improvingEdit, planBase } from "./edited-plan";
+import { MOST_GIVEN, calmest, editedPlan, heldStill, improvingEdit, planBase } from "./edited-plan";
 import type { PlanProblem } from "./problem";
 import { solvePlan } from "./solve";
 
@@ -42,6 +42,21 @@ test.each(instances.map((problem, n) => [n, problem] as const))(
     }
     expect(editedPlan(base, after)).toEqual(plan);
     expect(editedPlan(base, problem)).toBe(base.plan);
+  },
+  60_000,
+);
+
+test.each(instances.map((problem, n) => [n, problem] as const))(
+  "instance %i: staying near to a plan made before gives away no more than is worth a sentence, and moves less",
+  (_, problem) => {
+    const fresh = solvePlan(problem);
+    // A plan of fewer hands, as it stood before somebody came to help.
+    const before = solvePlan({ ...problem, minutesFree: problem.minutesFree.map((m) => m * 0.8) });
+    const near = calmest(problem, before.picks, [fresh]);
+    expect(near.worth).toBeGreaterThanOrEqual(fresh.worth - MOST_GIVEN);
+    const moved = (picks: Record<string, number[]>) => problem.tasks.filter(({ id }) => (picks[id] ?? []).join() !== (before.picks[id] ?? []).join()).length; // prettier-ignore
+    expect(moved(near.picks)).toBeLessThanOrEqual(moved(fresh.picks));
+    expect(checkPlan(problem, near.picks, near.ways)).toMatchObject({ status: "allowed", worth: expect.closeTo(near.worth, 9) }); // prettier-ignore
   },
   60_000,
 );

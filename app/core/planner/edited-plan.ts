@@ -13,8 +13,8 @@ export interface PlanBase {
   near: Picks;
 }
 
-/** What starting once more from the plan before may take: half of the usual. */
-const FROM_BEFORE: SolveBudget = { seed: 2, relaxIterations: 10, boundSplits: 0, repairIterations: 500, cycles: 2 };
+/** What starting once more from a plan may take, in the steps in which edits are planned: what these find is found before. */
+export const ONCE_MORE: SolveBudget = { seed: 2, relaxIterations: 10, boundSplits: 0, repairIterations: 100, cycles: 12 }; // prettier-ignore
 
 /**
  * Solves a problem step by step, so that whoever runs it may breathe between two steps.
@@ -32,18 +32,21 @@ export function* solvingBase(problem: PlanProblem, near: Picks = {}): Generator<
   }
 }
 
-/** The better of a plan and one that starts from picks made before, with the tasks that were planned then where they were, each of which costs next to nothing. */
+/**
+ * A plan solved once more: from itself, or from picks made before, with the tasks that were planned then where they were,
+ * each of which costs next to nothing.
+ */
 function* solvingNear(problem: PlanProblem, plan: Plan, near: Picks, seen: SeenPlans): Generator<void, Plan> {
   const known = problem.tasks.map((t) => t.id).filter((id) => near[id]);
-  if (known.length === 0) return plan;
   const before = { ...plan.picks, ...Object.fromEntries(known.map((id) => [id, near[id]!])) };
-  const run = improvingPlan(problem, FROM_BEFORE, { picks: before, prices: plan.prices }, seen);
+  const start = known.length > 0 ? { picks: before, prices: plan.prices } : plan;
+  const run = improvingPlan(problem, ONCE_MORE, start, seen);
   let again = run.next();
   while (!again.done) {
     yield;
     again = run.next();
   }
-  const { picks, ways, worth } = calmest(problem, before, [plan, again.value]);
+  const { picks, ways, worth } = known.length > 0 ? calmest(problem, before, [plan, again.value]) : again.value;
   const upperBound = Math.max(worth, Math.min(plan.upperBound, again.value.upperBound));
   return { ...plan, picks, ways, worth, upperBound, gap: gapOf(problem, worth, upperBound) };
 }
@@ -58,7 +61,8 @@ export function planBase(problem: PlanProblem, near?: Picks): PlanBase {
 }
 
 /**
- * The plan that is worth most, each task with other days than before counted against it; steadied.
+ * The plan that is worth most, each task with other days than before counted against it; steadied, and never for more
+ * than `MOST_GIVEN` in all.
  *
  * @param before - picks of every task
  */
@@ -67,7 +71,9 @@ export function calmest(problem: PlanProblem, before: Picks, plans: readonly Pic
   const moved = (p: Picked) => ids.filter((id) => isOther({ picks: before, ways: p.ways }, p, id)).length;
   const calm = (p: Picked) => p.worth - WORTH_MOVING_LATER * moved(p);
   const steady = plans.map((p) => steadied(problem, { picks: before, ways: p.ways }, p, WORTH_MOVING_LATER));
-  return steady.reduce((a, b) => (calm(b) > calm(a) ? b : a));
+  const best = Math.max(...plans.map((p) => p.worth));
+  const good = steady.filter((p) => p.worth >= best - MOST_GIVEN);
+  return (good.length > 0 ? good : plans).reduce((a, b) => (calm(b) > calm(a) ? b : a));
 }
 
 /** What an edit may take: about a tenth of a second at sixty plantings, in steps of a few milliseconds. */
@@ -77,6 +83,8 @@ const AFTER_EDIT: SolveBudget = { seed: 3, relaxIterations: 10, boundSplits: 0, 
 const WORTH_MOVING = 0.02;
 /** The same when something else has changed and nobody looks on: our judgement. */
 const WORTH_MOVING_LATER = 0.03;
+/** Worth that all of it together may give away (150 g of courgette): what is worth a sentence is worth a move. Our judgement. */
+export const MOST_GIVEN = 0.15;
 
 /**
  * Plans a problem that differs from a base by pins and bans, better and better. What it ends with hangs on base and
@@ -120,11 +128,12 @@ function steadied(
       ways: withWay(now.ways, id, before.ways[id]),
     };
     const check = checkPlan(problem, back.picks, back.ways);
-    if (check.status === "allowed" && check.worth > now.worth - worthMoving) now = { ...back, worth: check.worth };
+    if (check.status === "allowed" && check.worth > Math.max(now.worth - worthMoving, worth - MOST_GIVEN))
+      now = { ...back, worth: check.worth };
   }
   const check = checkPlan(problem, before.picks, before.ways);
   const still = moved.filter((id) => isOther(before, now, id)).length;
-  if (check.status === "allowed" && check.worth > now.worth - worthMoving * still) return { picks: before.picks, ways: before.ways, worth: check.worth }; // prettier-ignore
+  if (check.status === "allowed" && check.worth > Math.max(now.worth - worthMoving * still, worth - MOST_GIVEN)) return { picks: before.picks, ways: before.ways, worth: check.worth }; // prettier-ignore
   return now;
 }
 

@@ -1,4 +1,4 @@
-import { checkPlan } from "./check";
+import { inBestWay } from "./best-way";
 import type { PlanProblem } from "./problem";
 import { solvePlan, type Plan, type SolveBudget } from "./solve";
 
@@ -22,7 +22,8 @@ export type Saver = { gain: number } & (
 const WORTH_TELLING = 0.15;
 const EXTRA_MINUTES = [10, 20, 40, 60];
 
-function worthOf(problem: PlanProblem, { picks, ways }: Pick<Plan, "picks" | "ways">, id: string): number {
+/** What a plan makes of one task, what stays out there and its acts counted in. */
+export function taskWorth(problem: PlanProblem, { picks, ways }: Pick<Plan, "picks" | "ways">, id: string): number {
   const task = problem.tasks.find((t) => t.id === id);
   if (!task) throw new RangeError(`id: ${id} is not in the problem`);
   const way = task.ways?.find((w) => w.id === ways[id]);
@@ -50,7 +51,7 @@ export function losersOf(problem: PlanProblem, plan: Plan, budget: SolveBudget):
   const losers = problem.tasks
     .map((task) => ({
       id: task.id,
-      lost: worthOf(problem, ideal, task.id) - worthOf(problem, plan, task.id),
+      lost: taskWorth(problem, ideal, task.id) - taskWorth(problem, plan, task.id),
     }))
     .filter((l) => l.lost > WORTH_TELLING)
     .sort((a, b) => b.lost - a.lost);
@@ -66,7 +67,7 @@ function saverOf(
 ) {
   for (const { problem: helped, saver } of helps(problem, new Set(ideal.picks[loser.id] ?? []))) {
     const again = solvePlan(helped, { ...budget, relaxIterations: 30, cycles: 1 });
-    const saved = worthOf(problem, again, loser.id) - worthOf(problem, plan, loser.id);
+    const saved = taskWorth(problem, again, loser.id) - taskWorth(problem, plan, loser.id);
     const gain = again.worth - plan.worth;
     if (saved > loser.lost * 0.6 && gain > 0) return { ...saver, gain };
   }
@@ -111,7 +112,8 @@ export function moveCosts(problem: PlanProblem, plan: Plan, id: string, pickDay:
   const others = (plan.picks[id] ?? []).filter((t) => t !== pickDay);
   return problem.days.map((_, t) => {
     if (others.includes(t)) return null;
-    const moved = checkPlan(problem, { ...plan.picks, [id]: [...others, t].sort((a, b) => a - b) }, plan.ways);
-    return moved.status === "allowed" ? plan.worth - moved.worth : null;
+    const picks = { ...plan.picks, [id]: [...others, t].sort((a, b) => a - b) };
+    const moved = inBestWay(problem, { picks, ways: plan.ways }, id);
+    return moved ? plan.worth - moved.worth : null;
   });
 }

@@ -1,5 +1,6 @@
 export { checkPlan, type PlanCheck, type PlanLimit } from "./check";
-export { losersOf, moveCosts, type Loser, type Saver } from "./explain";
+export { inBestWay } from "./best-way";
+export { losersOf, moveCosts, taskWorth, type Loser, type Saver } from "./explain";
 export { PlanProblem, PlantingTask, type Picks, type TaskWay, type Ways } from "./problem";
 export {
   improvingPlan,
@@ -12,4 +13,13 @@ export {
 } from "./solve";
 export { SeenPlans, type SeenPlan } from "./seen-plans";
 export { boundAfterEdit } from "./bound-after-edit";
-export { calmest, editedPlan, heldStill, improvingEdit, planBase, solvingBase, type PlanBase } from "./edited-plan";
+export {
+  ONCE_MORE,
+  calmest,
+  editedPlan,
+  heldStill,
+  improvingEdit,
+  planBase,
+  solvingBase,
+  type PlanBase,
+} from "./edited-plan";

@@ -1,1 +1,3 @@
-export { walkOf, type Errand, type Stop, type Walk } from "./walk";
+export { walkOf, type Errand, type Stop, type StopReason, type Walk, type WalkJob } from "./walk";
+export { sharedByTwo, type Half } from "./share";
+export { startTime, type StartReason, type StartTime } from "./start-time";
