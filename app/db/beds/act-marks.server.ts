@@ -1,13 +1,13 @@
-import { and, asc, eq } from "drizzle-orm";
+import { and, asc, eq, gte } from "drizzle-orm";
 import type { IsoDay } from "~/core/calendar";
 import type { Db } from "../db.server";
 import { actMark } from "../schema/index.server";
 
 export type ActMarkRow = typeof actMark.$inferSelect;
 
-/** What was done or left out beside picking, in the order it was said. */
-export function actMarks(db: Db): ActMarkRow[] {
-  return db.select().from(actMark).orderBy(asc(actMark.madeAt)).all();
+/** What was done or left out beside picking since a day, in the order it was said. */
+export function actMarks(db: Db, since: IsoDay): ActMarkRow[] {
+  return db.select().from(actMark).where(gte(actMark.day, since)).orderBy(asc(actMark.madeAt)).all();
 }
 
 /** Marks an act of a day, in place of what was said of it before. */

@@ -105,11 +105,10 @@ export const wantedDay = sqliteTable(
 export const planEdit = sqliteTable("plan_edit", {
   /** In the order they were made. */
   number: integer().primaryKey({ autoIncrement: true }),
-  plantingId: text()
-    .notNull()
-    .references(() => planting.id, { onDelete: "cascade" }),
+  /** Null where it is of no one planting. */
+  plantingId: text().references(() => planting.id, { onDelete: "cascade" }),
   madeAt: text().notNull(),
-  /** JSON: each day as it was asked for before and after. */
+  /** JSON: each day as it was asked for before and after; or rows of tables, with what it was in words. */
   changes: text().notNull(),
   isUndone: integer({ mode: "boolean" }).notNull().default(false),
 });

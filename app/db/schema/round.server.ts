@@ -1,4 +1,4 @@
-import { real, sqliteTable, text, integer, uniqueIndex } from "drizzle-orm/sqlite-core";
+import { integer, primaryKey, real, sqliteTable, text, uniqueIndex } from "drizzle-orm/sqlite-core";
 import { planting } from "./beds.server";
 
 /** A walk round the garden. */
@@ -33,6 +33,18 @@ export const errand = sqliteTable(
     markedAt: text(),
   },
   (t) => [uniqueIndex("errand_once").on(t.roundId, t.plantingId)],
+);
+
+/** Stops of a round in the order that the household put them, as JSON: the list of their keys. */
+export const roundOrder = sqliteTable(
+  "round_order",
+  {
+    day: text().notNull(),
+    /** Part of the day; empty for a round of the whole day. */
+    slot: text().notNull(),
+    stops: text().notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.day, t.slot] })],
 );
 
 export type RoundRow = typeof round.$inferSelect;
