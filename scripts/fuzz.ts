@@ -65,6 +65,8 @@ const TARGETS: Target[] = [
   { path: "/?index", fields: { intent: "leave free", plantingId: "bean-green", day: "2026-09-22" } },
   { path: "/?index", fields: { intent: "keep", suppositions: '[{"what":"minutes","day":"2026-09-22","minutes":20}]' } },
   { path: "/?index", fields: { intent: "job done", keys: "stop_watering_bulbs onion-red/1" } },
+  { path: "/round", fields: { intent: "put in order", stops: "gate-bed first\nlong-bed first" } },
+  { path: "/round", fields: { intent: "order by itself" } },
   { path: "/?index", fields: { intent: "job due again", keys: "stop_watering_bulbs onion-red/1" } },
   { path: "/?index", fields: { intent: "undo" } },
   { path: "/?index", fields: { intent: "redo" } },

@@ -4,6 +4,7 @@ import { awaySheet } from "~/views/ahead/away-sheet";
 import { backSheet } from "~/views/ahead/back-sheet";
 import { frostSheet } from "~/views/ahead/frost-sheet";
 import { helperSheet } from "~/views/ahead/helper-sheet";
+import { paperPlan } from "~/views/ahead/paper-plan";
 import { inUnits } from "~/views/words";
 import { plannedGarden } from "../garden/planned-garden.server";
 
@@ -23,3 +24,7 @@ export const awayPage = page(awaySheet);
 export const backPage = page(backSheet);
 /** The helper's sheet, by the first day of the trip. */
 export const helperPage = page(helperSheet);
+
+/** The plan of the coming days, for paper. */
+export const paperPlanPage = (db: Db, garden: GardenRow) =>
+  inUnits(paperPlan(plannedGarden(db, garden), garden), garden.unitSystem);

@@ -18,7 +18,7 @@ export async function calendarFeed(db: Db, garden: GardenRow): Promise<string> {
   await planAhead(db, garden);
   const planned = plannedGarden(db, garden);
   const { acts } = await adviceFor(db, planned);
-  const jobs = gathered(jobsAhead(db, planned));
+  const jobs = gathered(jobsAhead(planned));
   const events = besideThePlan(db, () => publish(db, feedEvents(planned, garden, acts, jobs), todayOf(garden), new Date().toISOString())); // prettier-ignore
   return writeCalendar(`${garden.name}: rounds`, events, garden.timeZone);
 }

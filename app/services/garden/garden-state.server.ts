@@ -13,6 +13,7 @@ import { ROUND_LOOK } from "~/core/readiness";
 import { growingYear, startOf } from "~/core/seasons";
 import type { Db } from "~/db/client.server";
 import type { GardenRow } from "~/db/garden/garden.server";
+import { actMarks } from "~/db/beds/act-marks.server";
 import { allBeds } from "~/db/beds/beds.server";
 import { allPlantings, type PlantingRow } from "~/db/beds/plantings.server";
 import { openSeasons, type SeasonRow } from "~/db/beds/seasons.server";
@@ -32,6 +33,8 @@ import { gardenNow } from "./clock.server";
 import { cropsOf, packetOf, varietyOf } from "./household-crops.server";
 
 const RECORD_BEGINS_DAYS = 7;
+/** What was done beside picking longer ago says nothing of a season that is open. */
+const MARKS_COUNT_DAYS = 400;
 type OpenPick = ReturnType<typeof openPicks>[number];
 
 /**
@@ -55,6 +58,7 @@ export function gardenState(db: Db, row: GardenRow, today: IsoDay): GardenState 
     forecastError: measuredErrorOf(db, row),
     // Last night’s come off today.
     covers: coversFrom(db, addDays(today, -1)),
+    actMarks: actMarks(db, addDays(today, -MARKS_COUNT_DAYS)),
     limits: limitsOf(db, row, crops, today),
     ...handsRules(db),
     now: { clock: localMoment(gardenNow(row), row.timeZone).slice(11), used: minutesUsedOn(db, row, today) },

@@ -22,6 +22,7 @@ import {
   type TaskProtection,
 } from "~/core/garden";
 import {
+  ONCE_MORE,
   calmest,
   checkPlan,
   editedPlan,
@@ -103,13 +104,10 @@ export function planIf(state: GardenState, catalogue: Catalogue, standing: Stand
   const before = datedPicks(standing.plan.picks, standing);
   const after = planFrom(planBase(outlook.unwished, nearIn(outlook, before)), outlook);
   const picks = { ...standing.plan.picks, ...picksIn(datedPicks(after.rounds, outlook), standing) };
-  const again = solvePlan(standing.problem, ASKING_WITHOUT, { ...standing.plan, picks });
+  const again = solvePlan(standing.problem, ONCE_MORE, { ...standing.plan, picks });
   const { worth: without } = calmest(standing.problem, standing.plan.picks, [standing.plan, again]);
   return { sum: planSum(outlook, after), without };
 }
-
-/** As long as a plan that is near to another one takes. */
-const ASKING_WITHOUT = { seed: 2, relaxIterations: 10, boundSplits: 0, repairIterations: 500, cycles: 2 };
 
 /**
  * The plan, held against the problem by what knows nothing of the solver: one that is not allowed is never shown.

@@ -3,7 +3,8 @@ import type { DayEdit } from "~/core/garden";
 import type { Db } from "~/db/client.server";
 import type { GardenRow } from "~/db/garden/garden.server";
 import { plantingById } from "~/db/beds/plantings.server";
-import { editsMade, editsUndone, insertPlanEdit, markUndone, type Asked, type PlanEdit } from "~/db/beds/plan-edits.server"; // prettier-ignore
+import { editsMade, editsUndone, forgetPlanEdit, insertPlanEdit, markUndone, type Asked, type DaysEdit, type PlanEdit, type RowsEdit } from "~/db/beds/plan-edits.server"; // prettier-ignore
+import { putRows, withChanges } from "~/db/beds/undoable-rows.server";
 import { endOf, seasonsOf } from "~/db/beds/seasons.server";
 import { deleteWantedDay, putWantedDay, wantedOn } from "~/db/beds/wanted-days.server";
 import { changeWords } from "~/views/horizon/edit-words";
@@ -33,25 +34,44 @@ export function editDays(db: Db, row: GardenRow, edits: DayEdit[]): EditOutcome 
   });
 }
 
+/**
+ * Does something else that the plan is made of, so that it can be undone: all of it or, where it is refused, nothing.
+ *
+ * @param about - what it is in words, and the last day on which it is of use
+ */
+export function editRows(db: Db, about: { words: string; until: IsoDay }, act: () => EditOutcome): EditOutcome {
+  // prettier-ignore
+  return db.transaction((): EditOutcome => {
+    const { value, changes: rows } = withChanges(db, act);
+    if (value.status === "noted" && rows.length > 0) insertPlanEdit(db, { ...about, rows }, new Date().toISOString());
+    return value;
+  });
+}
+
 /** Takes the last edit back that concerns a day to come. */
 export function undoEdit(db: Db, row: GardenRow): EditOutcome {
   const last = editsMade(db).find((e) => isAhead(e, todayOf(row)));
   if (!last) return refused("There is nothing to undo.");
-  return db.transaction(() => {
-    for (const { day, before } of last.changes) put(db, last.plantingId, day, before);
-    markUndone(db, last.number, true);
-    return { status: "noted", sentence: `Undone: ${sentenceOf(db, row, last)}` };
-  });
+  return turned(db, row, last, "before");
 }
 
 /** Does again what was undone last. */
 export function redoEdit(db: Db, row: GardenRow): EditOutcome {
   const next = editsUndone(db).find((e) => isAhead(e, todayOf(row)));
   if (!next) return refused("There is nothing to do again.");
-  return db.transaction(() => {
-    for (const { day, after } of next.changes) put(db, next.plantingId, day, after);
-    markUndone(db, next.number, false);
-    return { status: "noted", sentence: `Done again: ${sentenceOf(db, row, next)}` };
+  return turned(db, row, next, "after");
+}
+
+function turned(db: Db, row: GardenRow, edit: PlanEdit, to: "before" | "after"): EditOutcome {
+  return db.transaction((): EditOutcome => {
+    const words = sentenceOf(db, row, edit);
+    if ("rows" in edit && !putRows(db, edit.rows, to)) {
+      forgetPlanEdit(db, edit.number);
+      return refused(`That was changed since, and stays as it is: ${words}.`);
+    }
+    if ("plantingId" in edit) for (const change of edit.changes) put(db, edit.plantingId, change.day, change[to]);
+    markUndone(db, edit.number, to === "before");
+    return { status: "noted", sentence: `${to === "before" ? "Undone" : "Done again"}: ${words}` };
   });
 }
 
@@ -65,7 +85,7 @@ export function editsAtHand(db: Db, row: GardenRow): { undo: string | null; redo
   };
 }
 
-const isAhead = ({ changes }: PlanEdit, today: IsoDay) => changes.some((c) => c.day >= today);
+const isAhead = (edit: PlanEdit, today: IsoDay) => "rows" in edit ? edit.until >= today : edit.changes.some((c) => c.day >= today); // prettier-ignore
 
 function askedOf(db: Db, plantingId: string, day: IsoDay): Asked {
   const row = wantedOn(db, plantingId, day);
@@ -78,8 +98,9 @@ function put(db: Db, plantingId: string, day: IsoDay, { to, slot }: Asked): void
   else putWantedDay(db, { id: crypto.randomUUID(), plantingId, day, slot: to === "pick" ? slot : null, isRuledOut: to === "not" }); // prettier-ignore
 }
 
-function sentenceOf(db: Db, row: GardenRow, { plantingId, changes }: Pick<PlanEdit, "plantingId" | "changes">): string {
-  const planting = plantingById(db, plantingId);
+function sentenceOf(db: Db, row: GardenRow, edit: DaysEdit | RowsEdit): string {
+  if ("rows" in edit) return edit.words;
+  const planting = plantingById(db, edit.plantingId);
   const crop = cropsOf(db).find((c) => c.id === planting?.cropId)?.name ?? "a planting";
-  return changeWords({ crop, variety: planting?.variety ?? "" }, changes, todayOf(row));
+  return changeWords({ crop, variety: planting?.variety ?? "" }, edit.changes, todayOf(row));
 }

@@ -17,12 +17,13 @@ import { adviceFor, plannedGarden } from "../garden/planned-garden.server";
 /** The start page, but for what does not fit. */
 export function horizonPage(db: Db, garden: GardenRow) {
   const planned = plannedGarden(db, garden);
-  const view = horizonView(planned, openRound(db) !== undefined, [...noticesOf(db), ...oddDaysTold(db)]);
+  const jobs = jobsAhead(planned);
+  const view = horizonView(planned, openRound(db) !== undefined, [...noticesOf(db), ...oddDaysTold(db)], jobs);
   return inUnits(
     {
       ...view,
       edits: editsAtHand(db, garden),
-      jobs: { due: gathered(jobsAhead(db, planned)), marked: jobsMarked(db, planned) },
+      jobs: { due: gathered(jobs), marked: jobsMarked(planned) },
     },
     planned.units,
   );

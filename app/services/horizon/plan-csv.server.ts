@@ -13,7 +13,7 @@ type PlanRow = Record<(typeof PLAN_HEAD)[number], string | number>;
 /** The rounds of the days ahead, bed after bed, and the jobs beside picking: SI units, dates as 2026-09-20. */
 export function planCsv(db: Db, garden: GardenRow): string {
   const planned = plannedGarden(db, garden);
-  const rows = [...walked(planned), ...jobs(db, planned)].sort((a, b) => String(a.day).localeCompare(String(b.day)));
+  const rows = [...walked(planned), ...jobs(planned)].sort((a, b) => String(a.day).localeCompare(String(b.day)));
   return `${Papa.unparse({ fields: [...PLAN_HEAD], data: rows }, { escapeFormulae: true })}\r\n`;
 }
 
@@ -30,10 +30,10 @@ function walked(planned: Planned): PlanRow[] {
   );
 }
 
-function jobs(db: Db, planned: Planned): PlanRow[] {
-  return jobsAhead(db, planned).map(({ day, bed, plantingId, lead, text }): PlanRow => {
+function jobs(planned: Planned): PlanRow[] {
+  return jobsAhead(planned).map(({ day, bed, plantingId, lead, text, minutes }): PlanRow => {
     const p = planned.outlook.plantings.find((x) => x.planting.id === plantingId);
-    return { day, part_of_day: "", what: "job", bed, crop: p?.crop.name ?? "", variety: p?.planting.variety ?? "", pieces: "", grams: "", minutes: "", text: [`${lead}.`, text].filter(Boolean).join(" ") }; // prettier-ignore
+    return { day, part_of_day: "", what: "job", bed, crop: p?.crop.name ?? "", variety: p?.planting.variety ?? "", pieces: "", grams: "", minutes: tenth(minutes), text: [`${lead}.`, text].filter(Boolean).join(" ") }; // prettier-ignore
   });
 }
 

@@ -11,7 +11,7 @@ import { changeIf } from "../garden/supposed-change.server";
 import { plannedGarden } from "../garden/planned-garden.server";
 import { coverBed } from "../sky/covers.server";
 import { removeTrip, saveTrip } from "../sky/trips.server";
-import type { EditOutcome } from "./edit-plan.server";
+import { editRows, type EditOutcome } from "./edit-plan.server";
 
 const MOST_AT_ONCE = 8;
 
@@ -45,12 +45,12 @@ export function keepSupposed(db: Db, row: GardenRow, suppositions: readonly Supp
     return { status: "refused", sentence: "The weather comes as it comes: there is nothing to keep." };
   const planned = plannedGarden(db, row);
   try {
-    return db.transaction((): EditOutcome => {
+    const words = ours.map((s) => suppositionWords(s, planned)).join("; ");
+    return editRows(db, { words, until: planned.outlook.days.at(-1)! }, () => {
       for (const s of ours) {
         const why = keepOne(db, row, s);
         if (why) throw new CannotKeep(cannotWords(why));
       }
-      const words = ours.map((s) => suppositionWords(s, planned)).join("; ");
       return { status: "noted", sentence: `Kept: ${words}. Under Sky & away it can be changed.` };
     });
   } catch (error) {

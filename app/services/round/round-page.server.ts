@@ -12,6 +12,9 @@ import { inUnits } from "~/views/words";
 import { endedOf } from "../check/check-page.server";
 import { cropsOf } from "../garden/household-crops.server";
 import { jobsAhead } from "../horizon/jobs.server";
+import { gardenNow } from "../garden/clock.server";
+import { ordersOf } from "./round-order.server";
+import { localMoment, minutesOf } from "~/core/calendar";
 import { plannedGarden } from "../garden/planned-garden.server";
 
 /** The round that is out, or the walk that could start today. */
@@ -19,7 +22,10 @@ export function roundPage(db: Db, garden: GardenRow) {
   const planned = plannedGarden(db, garden);
   const out = openRound(db);
   return inUnits(
-    roundView(planned, garden, out ? roundOut(db, planned, out) : null, cropsOf(db), jobsAhead(db, planned)),
+    roundView(planned, garden, out ? roundOut(db, planned, out) : null, cropsOf(db), jobsAhead(planned), {
+      orders: ordersOf(db, garden),
+      now: minutesOf(localMoment(gardenNow(garden), garden.timeZone).slice(11)),
+    }),
     garden.unitSystem,
   );
 }
@@ -28,7 +34,7 @@ export function roundPage(db: Db, garden: GardenRow) {
 function roundOut(db: Db, planned: Planned, { id, day }: RoundRow): RoundOut {
   const picks = picksOfRound(db, id);
   const plantings = new Map(allPlantings(db).map((p) => [p.id, p]));
-  const beds = new Map(allBeds(db).map((b) => [b.id, b.name]));
+  const beds = new Map(allBeds(db).map((b) => [b.id, b]));
   return {
     id,
     day,
@@ -40,7 +46,8 @@ function roundOut(db: Db, planned: Planned, { id, day }: RoundRow): RoundOut {
         {
           ...e,
           passedBy: e.doneAt !== null,
-          bed: beds.get(planting.bedId) ?? "",
+          bed: beds.get(planting.bedId)?.name ?? "",
+          bedPosition: beds.get(planting.bedId)?.position ?? 0,
           cropId: planting.cropId,
           variety: planting.variety,
           ended: endedOf(db, planned, planting.id) ?? null,

@@ -6,6 +6,7 @@ import { endRound, markErrand, openRound, roundById, saveRound, touchRound } fro
 import { nextRound } from "~/views/round/planned-walk";
 import { applied, refused, type Applied } from "../entries/applied";
 import type { EntryDay } from "../entries/entry-day.server";
+import { ordersOf } from "./round-order.server";
 import { plannedGarden } from "../garden/planned-garden.server";
 
 /** Starts today's round: its list is written down so that it does not change underfoot. One is out at a time. */
@@ -19,8 +20,9 @@ export function startRound(
   if (out && out.id !== roundId) return applied;
   if (roundById(db, roundId)?.listedAt) return applied;
   const planned = plannedGarden(db, garden);
-  const { walk } = nextRound(planned);
-  if (walk.stops.length === 0) return refused("There is nothing to do on a round today.", { roundId: id });
+  const { walk } = nextRound(planned, ordersOf(db, garden));
+  if (walk.stops.every((stop) => stop.errands.length === 0))
+    return refused("There is nothing to do on a round today.", { roundId: id });
   const errands = walk.stops.flatMap((stop) =>
     stop.errands.map((e) => ({
       plantingId: e.plantingId,

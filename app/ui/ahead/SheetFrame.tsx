@@ -26,7 +26,16 @@ export function SheetFrame({ name, lead, choices = [], links = [], children }: S
       maxWidth="1080px"
       marginInline="auto"
       padding={{ base: "14px 18px", md: "22px 28px" }}
-      css={{ "@media print": { maxWidth: "none", padding: 0, fontSize: "0.82rem", color: "black" } }}
+      css={{
+        "@media print": {
+          maxWidth: "none",
+          padding: 0,
+          fontSize: "0.76rem",
+          lineHeight: 1.3,
+          color: "black",
+          "& p": { lineHeight: 1.3 },
+        },
+      }}
     >
       <Bar spread="yes" gap="8px 20px">
         <PageName>{name}</PageName>

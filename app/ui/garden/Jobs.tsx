@@ -16,6 +16,7 @@ export function Jobs({ due, marked = [] }: JobsProps) {
       {due.map((job) => (
         <li key={job.keys.join()}>
           <chakra.strong color={job.isToday ? "persimmon" : "ink"}>{job.when}:</chakra.strong> <strong>{job.lead}</strong>
+          {job.minutes >= 1 && <Quiet as="span" size="small"> {Math.round(job.minutes)} min</Quiet>}
           {job.text && <Quiet size="small">{job.text}</Quiet>}
           {job.isToday && <Marks of={job.keys} acts={[["job done", "Done"], ["job left out", "Leave it out"]]} />}
         </li>

@@ -4,6 +4,7 @@ import { ReadinessArc } from "~/ui/arc/ReadinessArc";
 import type { HorizonView } from "~/views/horizon/horizon-view";
 import type { MoveTold } from "~/views/horizon/move-words";
 import type { Moving, RowPlanting } from "./moving";
+import { counted } from "~/views/words";
 import { RidgeRow } from "./RidgeRow";
 
 type BedShown = HorizonView["beds"][number];
@@ -23,12 +24,14 @@ interface BedRowsProps {
   move?: MoveShown;
   /** Days of picks that would be others if something were otherwise; left out where none of this bed would. */
   after?: ReadonlyMap<string, number[]>;
+  isFolded: boolean;
+  onFold: (bedId: string) => void;
 }
 
 /** One bed with its plantings, a ridge each; how it looks is the board's. */
-export const BedRows = memo(function BedRows({ bed, view, move, after: supposed }: BedRowsProps) {
+export const BedRows = memo(function BedRows({ bed, view, move, after: supposed, isFolded, onFold }: BedRowsProps) {
   return (
-    <section className="bed" aria-label={bed.name}>
+    <section className="bed" aria-label={bed.name} data-folded={isFolded || undefined}>
       <div className="bed-name">
         <h2>
           <a href={`/beds#${bed.id}`} tabIndex={-1}>
@@ -36,8 +39,19 @@ export const BedRows = memo(function BedRows({ bed, view, move, after: supposed 
           </a>
         </h2>
         <span className="bed-dot" aria-hidden />
+        <button
+          type="button"
+          className="bed-fold"
+          aria-expanded={!isFolded}
+          aria-label={`${isFolded ? "Unfold" : "Fold"} ${bed.name}`}
+          tabIndex={isFolded ? 0 : -1}
+          onClick={() => onFold(bed.id)}
+        >
+          {isFolded ? "▸" : "▾"}
+        </button>
       </div>
-      {bed.plantings.map((p) => {
+      {isFolded && <p className="bed-folded">{foldedWords(bed, view)}</p>}
+      {(isFolded ? [] : bed.plantings).map((p) => {
         const after = (move?.after ?? supposed)?.get(p.id);
         return (
           <div key={p.id} className="planting" data-row={p.id}>
@@ -55,6 +69,13 @@ export const BedRows = memo(function BedRows({ bed, view, move, after: supposed 
     </section>
   );
 });
+
+/** What a folded bed has, in a line. */
+function foldedWords({ plantings }: BedShown, { days }: HorizonView): string {
+  const next = plantings.flatMap((p) => p.handles.map((h) => h.day)).sort((a, b) => a - b)[0];
+  const urgent = plantings.filter((p) => p.urgent).map((p) => `${p.crop}: ${p.short}`);
+  return [counted(plantings.length, "planting"), ...urgent, next === undefined ? "" : `next pick ${days[next]!.label}`].filter(Boolean).join(" · "); // prettier-ignore
+}
 
 /** A planting by its name, its arc and its verdict in short. */
 const PlantingName = memo(function PlantingName({ planting: p }: { planting: RowPlanting }) {

@@ -9,6 +9,7 @@ import type { Band } from "~/views/sky/bands";
 import { ink } from "~/ui/theme";
 import { BandStripes } from "./BandStripes";
 import { BedRows } from "./BedRows";
+import { BoardContext } from "./board-context";
 import { BOARD_CSS } from "./board-css";
 import { PhoneDays, SkyStrip } from "./HorizonSky";
 import { FindField } from "./FindField";
@@ -19,6 +20,8 @@ import { MoveCard } from "./MoveCard";
 import type { Moving, RowPlanting } from "./moving";
 import { usePlanActs } from "./plan-acts";
 import { useMovingPick } from "./useMovingPick";
+import { AroundContext } from "./useAround";
+import { useFolds } from "./useFolds";
 import { useKeptFocus } from "./useKeptFocus";
 import { useRowKeys } from "./useRowKeys";
 
@@ -42,6 +45,7 @@ export function HorizonBoard({ view, after }: BoardProps) {
   const keys = useRowKeys(board, pick, plantingOf, acts.act, (n) => view.days[n]!.day);
   const [sought, setSought] = useState("");
   const beds = useMemo(() => foundBeds(view.beds, sought), [view, sought]);
+  const folds = useFolds();
   const goToFirst = useCallback(() => board.current?.querySelector<HTMLElement>(".planting > a")?.focus(), []);
   const focus = useKeptFocus(board, view);
   const shown = pick.moving ?? pick.refused;
@@ -78,11 +82,25 @@ export function HorizonBoard({ view, after }: BoardProps) {
             Nothing here is called “{sought.trim()}”.
           </Quiet>
         )}
-        {beds.map((bed) => {
-          const isHere = move && bed.plantings.some((p) => p === move.moving.planting || move.after.has(p.id));
-          const isOther = !move && bed.plantings.some((p) => after.has(p.id));
-          return <BedRows key={bed.id} bed={bed} view={view} {...(isHere && { move })} {...(isOther && { after })} />;
-        })}
+        <BoardContext value={view}>
+          <AroundContext value={pick.around}>
+            {beds.map((bed) => {
+              const isHere = move && bed.plantings.some((p) => p === move.moving.planting || move.after.has(p.id));
+              const isOther = !move && bed.plantings.some((p) => after.has(p.id));
+              return (
+                <BedRows
+                  key={bed.id}
+                  bed={bed}
+                  view={view}
+                  isFolded={folds.isFolded(bed.id) && !sought.trim()}
+                  onFold={folds.turn}
+                  {...(isHere && { move })}
+                  {...(isOther && { after })}
+                />
+              );
+            })}
+          </AroundContext>
+        </BoardContext>
         <chakra.span
           aria-hidden
           display={{ base: "none", md: "block" }}
@@ -173,8 +191,8 @@ const Legend = memo(function Legend() {
       {swatch("heat", "heat")}
       {swatch("away", "away")}
       <span>
-        Ridge: what a pick that day is worth; the pale part is what the weather may take. ● a planned pick, ◆ one you
-        asked for, × a day you ruled out
+        Ridge: what a pick that day is worth; the pale part is what the weather may take, the shaded edge how far off I
+        may be. ● a planned pick, ◆ one you asked for, × a day you ruled out, ■ a job, ○ a look
       </span>
     </chakra.p>
   );

@@ -1,6 +1,6 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { Suspense, lazy, useState } from "react";
-import { Link } from "react-router";
+import { Suspense, lazy, useEffect, useState } from "react";
+import { Link, useSearchParams } from "react-router";
 import type { HorizonView } from "~/views/horizon/horizon-view";
 import { StartRound } from "~/ui/round/StartRound";
 import { Action, ActionLink, Bar, Quiet, QuietSpan } from "~/ui/theme/parts";
@@ -19,7 +19,12 @@ export function HorizonPage({ view }: { view: HorizonPageView }) {
   const advice = useAdvice(view);
   const plan = usePlanEdits(view);
   const whatIf = useWhatIf(view);
-  const [isSupposing, setSupposing] = useState(false);
+  const [params] = useSearchParams();
+  const isAsked = params.has("what-if");
+  const [isSupposing, setSupposing] = useState(isAsked);
+  useEffect(() => {
+    if (isAsked) setSupposing(true);
+  }, [isAsked]);
   const supposing = () => {
     whatIf.drop();
     setSupposing(!isSupposing);
@@ -27,18 +32,20 @@ export function HorizonPage({ view }: { view: HorizonPageView }) {
   return (
     <PlanActsContext value={plan}>
       <Bar gap="10px 28px" padding={{ base: "14px 16px", md: "14px 28px" }}>
-        <chakra.h1 fontSize={{ base: "1.6rem", md: "1.9rem" }}>{view.title}</chakra.h1>
-        <Quiet flex="1 1 230px" maxWidth="62ch">
-          {view.summary.map((part, i) =>
-            i % 2 ? (
-              <chakra.strong key={i} color="ink">
-                {part}
-              </chakra.strong>
-            ) : (
-              part
-            ),
-          )}
-        </Quiet>
+        <Box flex="1 1 300px">
+          <chakra.h1 fontSize={{ base: "1.6rem", md: "1.9rem" }}>{view.title}</chakra.h1>
+          <Quiet maxWidth="72ch">
+            {view.summary.map((part, i) =>
+              i % 2 ? (
+                <chakra.strong key={i} color="ink">
+                  {part}
+                </chakra.strong>
+              ) : (
+                part
+              ),
+            )}
+          </Quiet>
+        </Box>
         <Bar gap="10px" flexWrap={{ base: "wrap-reverse", md: "wrap" }}>
           <UndoRedo edits={view.edits} />
           {view.beds.length > 0 && (

@@ -11,6 +11,7 @@ const KEYS = [
   ["Delete", "on a pick: not on this day"],
   ["Ctrl+Z, Ctrl+Shift+Z", "undo, do again"],
   ["/", "find a bed or a planting; Enter goes to the first, Esc shows all again"],
+  ["Ctrl+K", "go to any bed, planting or act, from every page"],
   ["?", "this sheet"],
 ] as const;
 

@@ -33,6 +33,9 @@ export const RidgeRow = memo(function RidgeRow({ planting, days, bands, moving, 
       <div className="ridge-bands" aria-hidden>
         <BandStripes bands={bands} count={count} />
       </div>
+      {planting.marks.map(({ day, kind, words }) => (
+        <span key={`${kind} ${day} ${words}`} className={`mark mark-${kind}`} role="img" aria-label={words} title={words} style={{ left: acrossRow({ day, slot: null }, count) }} />
+      ))}
       {planting.ruledOut.map((day) => (
         <RuledOut key={`not ${day}`} planting={planting} day={days[day]!} left={acrossRow({ day, slot: null }, count)} />
       ))}
@@ -67,6 +70,9 @@ function RuledOut({ planting, day, left }: { planting: RowPlanting; day: Horizon
   );
 }
 
+/** A doubt of less than this is thinner than the line. */
+const WORTH_DRAWING = 0.03;
+
 function Ridge({ planting, count }: { planting: RowPlanting; count: number }) {
   const outline = (worth: number[]) => {
     const points = worth.map((w, n) => [n + 0.5, ridgeY(w)] as const);
@@ -76,12 +82,20 @@ function Ridge({ planting, count }: { planting: RowPlanting; count: number }) {
       .map(([x, v], i) => `${i ? "L" : "M"}${x} ${v!.toFixed(1)}`)
       .join("");
   };
+  const doubt = () => {
+    const at = (n: number, sign: number) =>
+      ridgeY(Math.min(1, Math.max(0, planting.ridge[n]! + sign * planting.doubt[n]!)));
+    const edge = (sign: number) => [0, ...planting.ridge.keys(), count - 1].map((n, k, all) => [k === 0 ? 0 : k === all.length - 1 ? count : n + 0.5, at(n, sign)] as const); // prettier-ignore
+    const points = [...edge(1), ...edge(-1).reverse()];
+    return `${points.map(([x, y], n) => `${n ? "L" : "M"}${x} ${y.toFixed(1)}`).join("")}Z`;
+  };
   // The foot of an area lies below the frame, so that its outline is the ridge alone.
   const area = (worth: number[]) => `${outline(worth)}L${count + 1} ${HEIGHT + 4}L-1 ${HEIGHT + 4}Z`;
   return (
     <svg viewBox={`0 0 ${count} ${HEIGHT}`} preserveAspectRatio="none" aria-hidden>
       <path className="pale" d={area(planting.clear)} />
       <path className="worth" d={area(planting.ridge)} />
+      {planting.doubt.some((d) => d >= WORTH_DRAWING) && <path className="doubt" d={doubt()} />}
     </svg>
   );
 }

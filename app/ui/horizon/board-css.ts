@@ -33,6 +33,8 @@ export const BOARD_CSS: SystemStyleObject = {
     borderRadius: "50%",
     background: "plum",
   },
+  "& .bed-fold": { position: "absolute", right: { base: "8px", md: "auto" }, left: { base: "auto", md: "18px" }, top: { base: "-2px", md: "24px" }, width: "40px", height: "36px", color: "soft", cursor: "pointer", zIndex: 3 },
+  "& .bed-folded": { margin: 0, minHeight: { base: "34px", md: "52px" }, paddingLeft: { base: "16px", md: "178px" }, paddingRight: "16px", display: "flex", alignItems: "center", color: "soft", position: "relative", zIndex: 2 },
   "& .planting": {
     display: { base: "block", md: "grid" },
     gridTemplateColumns: `${LABELS.md} minmax(0, 1fr)`,
@@ -63,6 +65,10 @@ export const BOARD_CSS: SystemStyleObject = {
   "& .ridge-bands": { position: "absolute", inset: 0, display: { base: "block", md: "none" }, pointerEvents: "none" },
   "& .pale": { fill: "ridgePale", fillOpacity: 0.75 },
   "& .worth": { fill: "ridge", fillOpacity: 0.9, stroke: "ink", strokeWidth: "1.4px", vectorEffect: "non-scaling-stroke" },
+  "& .doubt": { fill: "ink", fillOpacity: 0.16 },
+  "& .mark": { position: "absolute", bottom: "-3px", width: "12px", height: "12px", marginLeft: "-6px", zIndex: 1 },
+  "& .mark-job": { background: "plum", borderRadius: "2px" },
+  "& .mark-look": { border: "2.5px solid", borderColor: "plum", borderRadius: "50%", background: "card" },
   "& .pick": {
     position: "absolute",
     bottom: 0,

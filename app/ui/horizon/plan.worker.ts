@@ -8,6 +8,13 @@ export interface MoveAnswer {
   isSettled: boolean;
 }
 
+/** What a pick would cost on every day, by index; null where it cannot be, or is not known. */
+export interface DaysAnswer {
+  costs: (Pick<EditCost, "lost" | "lostGrams"> | null)[];
+  /** Days of which it is settled: both plans were asked for. */
+  settled: number[];
+}
+
 /** Lets messages in between two steps. */
 const breath = () =>
   new Promise<void>((resolve) => {
@@ -69,6 +76,42 @@ class PlanWorker {
       if (isSettled || cost.lost !== told) tell({ cost, isSettled });
       told = cost.lost;
       if (isSettled) return;
+    }
+  }
+
+  /** Tells what a pick would cost on every other day, all else held; then, settled, on the days beside its own. */
+  async around(
+    { plantingId, from }: Pick<PickMove, "plantingId" | "from">,
+    tell: (answer: DaysAnswer) => void,
+  ): Promise<void> {
+    const asked = ++this.asked;
+    const desk = await this.coming;
+    if (asked !== this.asked || !desk) return;
+    const { days } = desk;
+    const own = days.indexOf(from);
+    const editsOn = (n: number) => desk.editsOf({ plantingId, from, day: days[n]!, slot: null });
+    const costs: DaysAnswer["costs"] = [];
+    for (const n of days.keys()) {
+      if (n > 0) await breath();
+      if (asked !== this.asked) return;
+      const cost = n === own ? null : desk.about(editsOn(n));
+      costs[n] = n === own ? { lost: 0, lostGrams: 0 } : cost && !cost.blockedBy ? cost : null;
+    }
+    tell({ costs: [...costs], settled: [] });
+    await this.solved;
+    const settled: number[] = [];
+    for (const n of [own - 1, own + 1]) {
+      if (asked !== this.asked || !desk.isPrepared) return;
+      if (!costs[n]) continue;
+      const run = desk.settling(editsOn(n));
+      for (let step = run.next(); ; step = run.next()) {
+        costs[n] = step.value;
+        if (step.done) break;
+        await breath();
+        if (asked !== this.asked) return;
+      }
+      settled.push(n);
+      tell({ costs: [...costs], settled: [...settled] });
     }
   }
 

@@ -12,7 +12,7 @@ const isSame = (a: Place, b: Place) => a.day === b.day && a.slot === b.slot;
 
 /** A pick taken up, moved along its row with its cost told, and let go or put back. */
 export function useMovingPick(view: HorizonView, { act, isBusy }: PlanActs) {
-  const { ask, stop } = usePlanWorker(view);
+  const { ask, around, stop } = usePlanWorker(view);
   const [moving, setMoving] = useState<Moving | null>(null);
   /** What was let go where it cannot be: it went back, and its sentence stays until the next is taken up. */
   const [refused, setRefused] = useState<Moving | null>(null);
@@ -85,7 +85,7 @@ export function useMovingPick(view: HorizonView, { act, isBusy }: PlanActs) {
   /** The sentence of what was refused has been read. */
   const dismiss = () => setRefused(null);
 
-  return { moving, refused, dismiss, held: now, places, take, moveTo, step, drop, putBack };
+  return { around, moving, refused, dismiss, held: now, places, take, moveTo, step, drop, putBack };
 }
 
 export type MovingPick = ReturnType<typeof useMovingPick>;

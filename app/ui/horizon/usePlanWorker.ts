@@ -2,6 +2,7 @@ import { proxy, wrap, type Remote } from "comlink";
 import { useCallback, useEffect, useRef } from "react";
 import type { PickMove } from "~/core/garden";
 import type { MoveAnswer, PlanWorker } from "./plan.worker";
+import type { AskAround } from "./useAround";
 import { whenIdle } from "./when-idle";
 
 type Asker = (move: PickMove, tell: (answer: MoveAnswer) => void) => void;
@@ -11,7 +12,7 @@ type Asker = (move: PickMove, tell: (answer: MoveAnswer) => void) => void;
  *
  * @param of - whenever this is another, the plan that stands is fetched again
  */
-export function usePlanWorker(of: unknown): { ask: Asker; stop: () => void } {
+export function usePlanWorker(of: unknown): { ask: Asker; around: AskAround; stop: () => void } {
   const worker = useRef<Worker | null>(null);
   const remote = useRef<Remote<PlanWorker> | null>(null);
   /** Of what the plan was fetched last. */
@@ -41,6 +42,13 @@ export function usePlanWorker(of: unknown): { ask: Asker; stop: () => void } {
     },
     [open],
   );
+  const around = useCallback<AskAround>(
+    (pick, tell) => {
+      open();
+      void remote.current?.around(pick, proxy(tell));
+    },
+    [open],
+  );
   const stop = useCallback(() => void remote.current?.stop(), []);
-  return { ask, stop };
+  return { ask, around, stop };
 }

@@ -5,13 +5,14 @@ import type { MovingPick } from "./useMovingPick";
 /** What arrows go to within a row: the planting, its picks and the days ruled out. */
 const STOPS = "a, .pick, .ruled-out";
 
-/** The stops of a row from left to right, before them the bed's where it is the bed's first. */
+/** The stops of a row from left to right, before them the bed's where it is the bed's first; a folded bed is a row by its name. */
 function stopsOf(row: HTMLElement): HTMLElement[] {
   const left = (el: HTMLElement) => el.getBoundingClientRect().left;
   const own = [...row.querySelectorAll<HTMLElement>(STOPS)].sort((a, b) => left(a) - left(b));
   const bed = row.closest(".bed");
-  const name = bed?.querySelector(".planting") === row ? bed.querySelector<HTMLElement>(".bed-name a") : null;
-  return name ? [name, ...own] : own;
+  const names =
+    bed?.querySelector(".planting") === row ? [...bed.querySelectorAll<HTMLElement>(".bed-name :is(a, button)")] : [];
+  return [...names, ...own];
 }
 
 /**
@@ -26,7 +27,8 @@ export function useRowKeys(
   dayOf: (index: number) => string,
 ) {
   // prettier-ignore
-  const rows = () => [...(board.current?.querySelectorAll<HTMLElement>(".planting") ?? [])];
+  const rows = () => [...(board.current?.querySelectorAll<HTMLElement>(".planting, .bed[data-folded]") ?? [])];
+  const stopOf = (row: HTMLElement | undefined) => row?.querySelector<HTMLElement>(row.matches(".bed") ? ".bed-fold" : "a"); // prettier-ignore
   const focus = (el: HTMLElement | null | undefined) => el?.focus();
 
   const onMoving = (key: string): boolean => {
@@ -38,7 +40,7 @@ export function useRowKeys(
   };
 
   const onStanding = (key: string, target: HTMLElement): boolean => {
-    const row = target.closest<HTMLElement>(".planting") ?? target.closest(".bed")?.querySelector<HTMLElement>(".planting"); // prettier-ignore
+    const row = target.closest<HTMLElement>(".planting") ?? target.closest<HTMLElement>(".bed[data-folded]") ?? target.closest(".bed")?.querySelector<HTMLElement>(".planting"); // prettier-ignore
     if (!row) return false;
     const stops = stopsOf(row);
     const at = stops.indexOf(target);
@@ -54,13 +56,13 @@ export function useRowKeys(
         return true;
       case "ArrowUp":
       case "ArrowDown":
-        focus(all[all.indexOf(row) + (key === "ArrowUp" ? -1 : 1)]?.querySelector<HTMLElement>("a"));
+        focus(stopOf(all[all.indexOf(row) + (key === "ArrowUp" ? -1 : 1)]));
         return true;
       case "Home":
-        focus(all[0]?.querySelector<HTMLElement>("a"));
+        focus(stopOf(all[0]));
         return true;
       case "End":
-        focus(all.at(-1)?.querySelector<HTMLElement>("a"));
+        focus(stopOf(all.at(-1)));
         return true;
       case " ":
         if (!pick) return false;

@@ -1,10 +1,12 @@
 import { Box, chakra } from "@chakra-ui/react";
+import { capital } from "~/views/words";
 import { gathered } from "~/views/sentences/acts-due";
 import { Jobs } from "~/ui/garden/Jobs";
 import { Card } from "~/ui/shell/Card";
 import { Page, PageName, PlainList, Quiet, Sheet } from "~/ui/theme/parts";
 import type { RoundPreviewView } from "~/views/round/round-view";
 import { StartRound } from "./StartRound";
+import { TheWalk } from "./TheWalk";
 
 /** Before setting out: what to take along, where the walk goes, how long it is. */
 export function RoundPreview({ round }: { round: RoundPreviewView }) {
@@ -21,6 +23,9 @@ export function RoundPreview({ round }: { round: RoundPreviewView }) {
       <PageName>{round.name}</PageName>
       <Quiet margin="4px 0 16px">
         {round.minutes} minutes{round.kilos && `, about ${round.kilos}`}. {round.daylight}.
+        <chakra.strong display="block" color="ink" fontFamily="heading" fontSize={{ base: "1.08rem", md: "1.2rem" }}>
+          {round.start.join(" ")}
+        </chakra.strong>
         {round.warnings.map((w) => (
           <chakra.strong key={w} display="block" color="ink">
             {w}
@@ -70,77 +75,19 @@ function BesidePicking({ round }: { round: RoundPreviewView }) {
   );
 }
 
-function TheWalk({ round }: { round: RoundPreviewView }) {
-  return (
-    <Box>
-      <chakra.h2 fontSize="1.3rem" marginBottom="8px">
-        The walk
-      </chakra.h2>
-      {round.split && (
-        <p>
-          <strong>Leaves are wet.</strong> Beds marked “once dry” come last: touching them wet spreads disease.
-        </p>
-      )}
-      <chakra.ol listStyleType="none" padding="0" margin="0">
-        {round.stops.map((stop, i) => (
-          <StopLine key={i} stop={stop} />
-        ))}
-      </chakra.ol>
-    </Box>
-  );
-}
-
-function StopLine({ stop }: { stop: RoundPreviewView["stops"][number] }) {
-  return (
-    <chakra.li
-      position="relative"
-      paddingLeft="28px"
-      paddingBottom="12px"
-      borderLeft="2px dotted"
-      borderColor="plum"
-      marginLeft="8px"
-    >
-      <chakra.span
-        aria-hidden
-        position="absolute"
-        left="-9px"
-        top="4px"
-        width="16px"
-        height="16px"
-        borderRadius="50%"
-        background="plum"
-      />
-      <chakra.strong fontFamily="heading" fontSize="1.1rem">
-        {stop.bed}
-        {stop.part === "later" ? ", once dry" : ""}
-      </chakra.strong>
-      <PlainList>
-        {stop.errands.map((e) => (
-          <chakra.li key={e.id} display="flex" justifyContent="space-between" gap="12px">
-            <span>{e.name}</span>
-            <chakra.span fontWeight="700" whiteSpace="nowrap" color={e.what === "look" ? "soft" : "ink"}>
-              {e.what}
-            </chakra.span>
-          </chakra.li>
-        ))}
-      </PlainList>
-    </chakra.li>
-  );
-}
-
 function TakeAlong({ round }: { round: RoundPreviewView }) {
   return (
     <Sheet order={{ base: 1, md: 2 }}>
       <chakra.h2 fontSize="1.3rem">Take along</chakra.h2>
-      <chakra.ul listStyleType="disc" paddingLeft="20px" margin="6px 0 12px">
-        {round.kit.map((k) => (
-          <li key={k}>{k}</li>
-        ))}
-      </chakra.ul>
+      <chakra.p margin="2px 0 12px">{capital(round.kit.join(", "))}.</chakra.p>
       {round.containers.length > 0 && (
         <>
           <chakra.h3 fontSize="1.05rem">A container each for</chakra.h3>
-          <chakra.p margin="2px 0 12px">{round.containers.join("; ")}</chakra.p>
+          <PlainList marginBottom="12px">
+            {round.containers.map((c) => (
+              <li key={c}>{c}</li>
+            ))}
+          </PlainList>
         </>
       )}
       {round.cautions.map((c) => (

@@ -1,5 +1,5 @@
 import { Box } from "@chakra-ui/react";
-import { useState } from "react";
+import { useEffect, useState } from "react";
 import { useNavigate } from "react-router";
 import { OutboxNote } from "~/ui/outbox/OutboxNote";
 import { useOutbox } from "~/ui/outbox/OutboxProvider";
@@ -12,22 +12,24 @@ import { RoundStop } from "./RoundStop";
 type Errand = RoundOutView["errands"][number];
 
 /** Where one stands on the walk, and what is done; done here counts also before the garden has heard of it. */
-function useWalk(round: RoundOutView) {
+function useWalk(round: RoundOutView, half: number | null) {
   const { send, problems } = useOutbox();
   const [doneHere, setDoneHere] = useState<Record<string, boolean>>({});
-  const [at, setAt] = useState(() => Math.max(0, round.errands.findIndex((e) => !e.done))); // prettier-ignore
+  const errands = half === null ? round.errands : round.errands.filter((e) => e.half === half);
+  const [at, setAt] = useState(() => Math.max(0, errands.findIndex((e) => !e.done))); // prettier-ignore
   // What the garden refused is not done, whatever was tapped.
   const isRefused = (e: Errand) => problems.some(({ entry }) => entry.kind === "pick" && entry.plantingId === e.id && entry.roundId === round.roundId); // prettier-ignore
   const isDone = (e: Errand) => (doneHere[e.id] ?? e.done) && (e.done || !isRefused(e));
   const mark = (e: Errand, done: boolean) => setDoneHere({ ...doneHere, [e.id]: done });
-  const next = () => setAt((i) => Math.min(i + 1, round.errands.length - 1));
+  const next = () => setAt((i) => Math.min(i + 1, errands.length - 1));
   return {
     at,
     goTo: setAt,
     next,
     isDone,
     mark,
-    left: round.errands.filter((e) => !isDone(e)),
+    errands,
+    left: errands.filter((e) => !isDone(e)),
     passBy: (e: Errand, done: boolean) => {
       mark(e, done);
       void send({ kind: "pass by", roundId: round.roundId, plantingId: e.id, done }, `${e.name}: passed by`);
@@ -42,25 +44,35 @@ function useWalk(round: RoundOutView) {
 
 /** The walk itself: one planting at a time in walking order, for one thumb. */
 export function RoundWalk({ round, containers }: { round: RoundOutView; containers: readonly ContainerToChoose[] }) {
-  const walk = useWalk(round);
-  const { at, left, isDone } = walk;
-  const current = round.errands[Math.min(at, round.errands.length - 1)];
+  const [half, setHalf] = useHalf(round.roundId);
+  const walk = useWalk(round, half);
+  const { at, left, isDone, errands } = walk;
+  const choose = (to: number | null) => {
+    setHalf(to);
+    const own = to === null ? round.errands : round.errands.filter((e) => e.half === to);
+    walk.goTo(Math.max(0, own.findIndex((e) => !isDone(e)))); // prettier-ignore
+  };
+  const current = errands[Math.min(at, errands.length - 1)];
   if (!current) return <EmptyRound round={round} />;
   const bedsLeft = left.filter((e, i) => i === 0 || e.bed !== left[i - 1]?.bed).length;
-  const minutesLeft = Math.round(left.reduce((sum, e) => sum + e.minutes, bedsLeft * round.bedMinutes));
+  const jobs = round.jobs.filter((job) =>
+    errands.some((e) => (job.plantingId ? job.plantingId === e.id : job.bed === e.bed)),
+  );
+  const jobMinutes = jobs.reduce((sum, job) => sum + job.minutes, 0);
+  const minutesLeft = Math.round(left.reduce((sum, e) => sum + e.minutes, bedsLeft * round.bedMinutes + jobMinutes));
   return (
     <Page padding={{ base: "10px 18px 16px", md: "18px 28px" }}>
       <Bar spread="yes">
         <span>
           <strong>
-            {at + 1} of {round.errands.length}
+            {Math.min(at, errands.length - 1) + 1} of {errands.length}
           </strong>
           {" · "}
           {left.length === 0 ? "all done" : `${minutesLeft} min left`}
         </span>
         <OutboxNote />
       </Bar>
-      <Footpath errands={round.errands} at={at} isDone={isDone} onGo={walk.goTo} />
+      <Footpath errands={errands} at={at} isDone={isDone} onGo={walk.goTo} />
       <RoundStop
         key={current.id}
         errand={current}
@@ -83,14 +95,58 @@ export function RoundWalk({ round, containers }: { round: RoundOutView; containe
         )}
         <Action
           tone={isDone(current) && left.length > 0 ? "loud" : "quiet"}
-          disabled={at >= round.errands.length - 1}
+          disabled={at >= errands.length - 1}
           onClick={walk.next}
         >
           Next →
         </Action>
       </Box>
-      <FinishRound roundId={round.roundId} left={left.length} />
+      {round.halves && <Halves halves={round.halves} half={half} onChoose={(to) => choose(to)} />}
+      <FinishRound roundId={round.roundId} left={round.errands.filter((e) => !isDone(e)).length} />
     </Page>
+  );
+}
+
+/** Which stretch of the path this device walks; remembered while the round is out. */
+function useHalf(roundId: string): [number | null, (half: number | null) => void] {
+  const key = `half ${roundId}`;
+  const [half, setHalf] = useState<number | null>(null);
+  useEffect(() => {
+    const kept = sessionStorage.getItem(key);
+    if (kept === "0" || kept === "1") setHalf(Number(kept));
+  }, [key]);
+  const choose = (to: number | null) => {
+    setHalf(to);
+    sessionStorage.setItem(key, String(to));
+  };
+  return [half, choose];
+}
+
+/** The whole round, or one of the stretches that two share it by. */
+function Halves({
+  halves,
+  half,
+  onChoose,
+}: {
+  halves: NonNullable<RoundOutView["halves"]>;
+  half: number | null;
+  onChoose: (half: number | null) => void;
+}) {
+  const words = ({ beds, minutes }: { beds: string[]; minutes: number }) =>
+    `${beds.length > 1 ? `${beds[0]} to ${beds.at(-1)}` : beds[0]} · ${minutes} min`;
+  return (
+    <Bar gap="8px" role="group" aria-label="Who walks what" margin="18px 0 0">
+      {[null, 0, 1].map((to) => (
+        <Action
+          key={String(to)}
+          tone={half === to ? "loud" : "quiet"}
+          aria-pressed={half === to}
+          onClick={() => onChoose(to)}
+        >
+          {to === null ? "All of it" : words(halves[to]!)}
+        </Action>
+      ))}
+    </Bar>
   );
 }
 

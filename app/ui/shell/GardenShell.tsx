@@ -3,6 +3,7 @@ import { BookOpen, CloudSun, Footprints, Mountain, NotebookText, Sprout } from "
 import type { ReactNode } from "react";
 import { Form, Link, NavLink, useLocation } from "react-router";
 import { Action, QuietSpan } from "~/ui/theme/parts";
+import { JumpButton } from "./JumpButton";
 
 const PLACES = [
   { to: "/", label: "Horizon", Icon: Mountain },
@@ -90,18 +91,19 @@ export function GardenShell({ gardenName, demo, walking, children }: GardenShell
             </PlaceLink>
           ))}
         </chakra.nav>
-        {demo && !walking && (
-          <Form
-            method="post"
-            action="/demo/step"
-            style={{ marginLeft: "auto", display: "flex", alignItems: "center", gap: 8 }}
-          >
-            <QuietSpan size="small">Demo</QuietSpan>
-            <input type="hidden" name="back" value={pathname} />
-            <Action size="small" name="days" value="1" type="submit" title="Steps the demo's clock to the next day">
-              Next day
-            </Action>
-          </Form>
+        {!walking && (
+          <chakra.span marginLeft="auto" display="inline-flex" alignItems="center" gap={{ base: "2px", md: "14px" }}>
+            <JumpButton />
+            {demo && (
+              <Form method="post" action="/demo/step" style={{ display: "flex", alignItems: "center", gap: 8 }}>
+                <QuietSpan size="small">Demo</QuietSpan>
+                <input type="hidden" name="back" value={pathname} />
+                <Action size="small" name="days" value="1" type="submit" title="Steps the demo's clock to the next day">
+                  Next day
+                </Action>
+              </Form>
+            )}
+          </chakra.span>
         )}
       </chakra.header>
       <chakra.main id="main">{children}</chakra.main>

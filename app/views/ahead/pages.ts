@@ -8,6 +8,9 @@ export interface PageAhead {
   words: string;
 }
 
+/** The plan itself, for paper. */
+export const PAPER_PLAN: PageAhead = { href: "/plan", words: "The plan on paper" };
+
 /** The pages that there is a reason to open now: a frost or a trip ahead, a trip just ended. */
 export function pagesAhead(planned: Planned): PageAhead[] {
   return [

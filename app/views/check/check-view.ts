@@ -3,7 +3,7 @@ import { isCounted, piecesTaken, plannedPicks, type PlannedPick, type PlantingOu
 import { plantsOf } from "~/core/life";
 import type { DayRange } from "~/core/readiness";
 import { stageInWords } from "../sentences/stage";
-import { pickReason, sayPlannedDay } from "../sentences/pick";
+import { eitherDay, pickReason, sayPlannedDay } from "../sentences/pick";
 import type { UnitSystem } from "~/core/units";
 import type { Planned } from "../planned";
 import { capital, inTenths, sayDay, sayExpected, sayLength, sayPieces, sayStand, sayStart, shortDay } from "../words";
@@ -82,7 +82,7 @@ function whatToDo(p: PlantingOutlook, planned: Planned) {
 
 /** Said with the verdict when the plan takes today what could still wait by itself. */
 function planTodayWords(planned: Planned, p: PlantingOutlook, pieces: number): string {
-  const reasons = pickReason(planned, p, 0, pieces).slice(1);
+  const reasons = [...pickReason(planned, p, 0, pieces).slice(1), ...eitherDay(planned, p, 0).map((e) => e.words)];
   return `The plan takes it today all the same: ${reasons.join(" ") || "the days ahead are full."}`;
 }
 

@@ -2,6 +2,7 @@ import { z } from "zod";
 import { IsoDay, addDays, daysBetween } from "~/core/calendar";
 import { Variety, type Catalogue } from "~/core/crops";
 import {
+  actsDue,
   GardenState,
   lookAhead,
   payingActs,
@@ -114,6 +115,7 @@ function gardenOf(one: z.infer<typeof OnePlanting>, catalogue: Catalogue): Garde
     timeZone: "UTC",
     hours: [],
     forecastError: one.forecastError,
+    actMarks: [],
     covers: one.covers.map((c) => ({ ...c, bedId: "bed" })),
     minutesByWeekday: Array.from({ length: 7 }, () => ({ morning: 0, midday: 0, evening: 60 })),
     exceptions: daysUntil(one).map((day) => ({ day, slot: "evening", minutes: 0 })),
@@ -222,6 +224,7 @@ export function planAnswer(input: unknown, catalogue: Catalogue) {
       blockedBy,
     })),
     acts: payingActs({ problem: outlook.problem, plan: { ...plan, picks: plan.rounds }, protections: protectionsIn(outlook.rounds, outlook.plantings) }, ASKING), // prettier-ignore
+    jobs: actsDue(outlook, plan, garden.actMarks).map(({ key, act, bedId, plantingId, day, before, minutes }) => ({ key, act, bedId, plantingId, day, before, minutes })), // prettier-ignore
     worth: plan.worth,
     upperBound: plan.upperBound,
     gap: plan.gap,

@@ -1,32 +1,16 @@
-import {
-  addDays,
-  clockTime,
-  localMoment,
-  minutesOf,
-  twilight,
-  type DatedEvent,
-  type IsoDay,
-  type LocalMoment,
-} from "~/core/calendar";
+import { addDays, clockTime, minutesOf, type DatedEvent, type IsoDay, type LocalMoment } from "~/core/calendar";
 import type { PayingAct } from "~/core/garden";
-import { SLOT_HOURS, type Slot } from "~/core/hands";
 import { COVERS, type CoverNight } from "~/core/hazards";
 import type { Stop } from "~/core/rounds";
 import type { Planned } from "../planned";
 import { plannedRounds, type PlannedRound } from "../round/planned-walk";
+import { startOfRound, type PlaceOfGarden } from "../round/start";
 import type { JobTold } from "../sentences/acts-due";
+import { looksToCome, type LooksToCome } from "../sentences/looks-to-come";
 import { actSentences } from "../sentences/paying-acts";
-import { counted, cropAndVariety, listOf, sayInUnits, sayPieces, sayRoughly } from "../words";
+import { counted, cropAndVariety, listOf, lower, sayInUnits, sayPieces, sayRoughly } from "../words";
 
-/** Where the garden lies, for the light of the day. */
-export interface FeedPlace {
-  latitude: number;
-  longitude: number;
-  timeZone: string;
-}
-
-/** When a round usually starts in its part of the day, and an act is due: our judgement. */
-const STARTS: Record<Slot, number> = { morning: minutesOf("07:30"), midday: minutesOf("12:00"), evening: minutesOf("17:30") }; // prettier-ignore
+/** When an act is due: our judgement. */
 const EVENING_ACT = "16:30";
 const MORNING_ACT = "08:30";
 const COVERS_OFF = "10:00";
@@ -36,11 +20,11 @@ const ACT_ALARM = 60;
 
 /**
  * What is dated in the plan, for calendars: its rounds with what they come for, the covers that were noted with when they
- * come off, the jobs beside picking, and the acts that would pay.
+ * come off, the jobs beside picking, looks that no round comes to, and the acts that would pay.
  */
 export function feedEvents(
   planned: Planned,
-  place: FeedPlace,
+  place: PlaceOfGarden,
   acts: readonly PayingAct[],
   jobs: readonly JobTold[],
 ): DatedEvent[] {
@@ -50,16 +34,18 @@ export function feedEvents(
   const paying = acts.flatMap((act) => payingEvents(planned, act));
   // Covers that were noted have events of their own.
   const beside = jobs.filter((job) => job.plantingId !== null).map(jobEvent);
-  return [...rounds, ...covers, ...paying, ...beside].map((event) => ({
+  const looks = looksToCome(planned).map(lookEvent);
+  return [...rounds, ...covers, ...paying, ...beside, ...looks].map((event) => ({
     ...event,
     title: sayInUnits(event.title, units),
     text: sayInUnits(event.text, units),
   }));
 }
 
-function roundEvent(planned: Planned, place: FeedPlace, day: IsoDay, { slot, walk }: PlannedRound): DatedEvent {
-  const minutes = Math.max(5, Math.round(walk.minutes));
-  const from = startOf(slot, day, minutes, place);
+function roundEvent(planned: Planned, place: PlaceOfGarden, day: IsoDay, round: PlannedRound): DatedEvent {
+  const { slot, walk } = round;
+  const { from, to } = startOfRound(planned, round, place, null);
+  const minutes = to - from;
   const brings = walk.grams > 0 ? `, about ${sayRoughly(walk.grams, planned.units)}` : "";
   const beds = counted(new Set(walk.stops.map((s) => s.bedId)).size, "bed");
   return {
@@ -71,28 +57,12 @@ function roundEvent(planned: Planned, place: FeedPlace, day: IsoDay, { slot, wal
   };
 }
 
-function stopWords({ bedName, part, errands }: Stop, { units }: Planned): string {
+function stopWords({ bedName, part, errands, jobs }: Stop, { units }: Planned): string {
   const words = errands.map((e) => {
     const name = cropAndVariety(e.crop.name, e.variety);
     return e.doing === "look" ? `look at ${name}` : `${name}: ${sayPieces(e.crop, e.pieces, units)}`;
   });
-  return `${bedName}${part === "later" ? ", once dry" : ""}: ${words.join("; ")}`;
-}
-
-/** The usual start, moved so that the round lies in its part of the day and in the light. */
-function startOf(
-  slot: Slot | null,
-  day: IsoDay,
-  minutes: number,
-  { latitude, longitude, timeZone }: FeedPlace,
-): number {
-  if (!slot) return STARTS.evening;
-  const [first, last] = SLOT_HOURS[slot];
-  const light = twilight(day, latitude, longitude);
-  const clock = (at: Date) => minutesOf(localMoment(at, timeZone).slice(11));
-  const from = Math.max(first, light ? clock(light.dawnAt) : 0);
-  const to = Math.min(last, light ? clock(light.duskAt) : 24 * 60) - minutes;
-  return Math.max(from, Math.min(STARTS[slot], to));
+  return `${bedName}${part === "later" ? ", once dry" : ""}: ${[...words, ...jobs.map((job) => lower(job.words))].join("; ")}`;
 }
 
 function lasting(day: IsoDay, from: number, minutes: number): { from: LocalMoment; to: LocalMoment } {
@@ -121,11 +91,20 @@ function coverEvents({ outlook }: Planned, { bedId, evening, cover }: CoverNight
 }
 
 /** A job beside picking. */
-const jobEvent = ({ keys, day, lead, text }: JobTold): DatedEvent => ({
+const jobEvent = ({ keys, day, lead, text, minutes }: JobTold): DatedEvent => ({
   uid: `job-${keys[0]!.replace(/[^\w-]+/g, "-")}`,
-  ...lasting(day, minutesOf(MORNING_ACT), ACT_MINUTES),
+  ...lasting(day, minutesOf(MORNING_ACT), Math.max(ACT_MINUTES, Math.round(minutes))),
   title: lead,
   text,
+  alarmMinutes: ACT_ALARM,
+});
+
+/** Plantings to be looked at on a day without a round to them. */
+const lookEvent = ({ day, names }: LooksToCome): DatedEvent => ({
+  uid: `look-${day}`,
+  ...lasting(day, minutesOf(EVENING_ACT), ACT_MINUTES),
+  title: names.length === 1 ? `Look at: ${names[0]}` : `Look at ${names.length} plantings`,
+  text: names.join("\n"),
   alarmMinutes: ACT_ALARM,
 });
 

@@ -1,10 +1,11 @@
-import { plannedPicks, type PlantingOutlook } from "~/core/garden";
+import { lookTaskId, plannedPicks, ridgeDoubt, type PlantingOutlook } from "~/core/garden";
 import type { UnitSystem } from "~/core/units";
 import { trackIndex } from "~/core/weather";
 import { usualFrost } from "../sentences/usual-frost";
+import type { JobTold } from "../sentences/acts-due";
 import type { Planned } from "../planned";
 import { nextRound, plannedRounds, roundName } from "../round/planned-walk";
-import { pagesAhead } from "../ahead/pages";
+import { PAPER_PLAN, pagesAhead } from "../ahead/pages";
 import { bandsOf } from "../sky/bands";
 import { capital, columnDay, longDay, sayCount, sayDay, sayRoughly, sayNight } from "../words";
 import { gardenSentences } from "../sentences/garden";
@@ -69,8 +70,9 @@ export type HorizonView = ReturnType<typeof horizonView>;
  *
  * @param roundIsOut - a round has been started and not finished
  * @param notices - what the household has to be told, a sentence each
+ * @param jobs - what is due beside picking, each by itself
  */
-export function horizonView(planned: Planned, roundIsOut: boolean, notices: string[]) {
+export function horizonView(planned: Planned, roundIsOut: boolean, notices: string[], jobs: readonly JobTold[]) {
   const { outlook, today, units } = planned;
   const days = daysOf(planned);
   return {
@@ -83,10 +85,10 @@ export function horizonView(planned: Planned, roundIsOut: boolean, notices: stri
     /** The rounds that there are hands for. */
     rounds: outlook.rounds.filter((r) => r.slot !== null).map(({ day, slot }) => ({ day, slot: slot! })),
     bands: bandsOf(planned),
-    beds: bedsOf(planned),
+    beds: bedsOf(planned, jobs),
     sentences: gardenSentences(planned),
     supposable: supposable(planned),
-    pages: pagesAhead(planned),
+    pages: [...pagesAhead(planned), ...(outlook.plantings.length > 0 ? [PAPER_PLAN] : [])],
     weatherKnown: days.some((d) => d.forecast),
     normalYears: outlook.normalYears,
     usualFrost: usualFrost(outlook.normals, outlook.latitude),
@@ -102,7 +104,8 @@ function roundOf(planned: Planned, isOut: boolean) {
   return { status: "none" as const, next: nextRoundDay(planned) };
 }
 
-function daysOf({ outlook, today }: Planned) {
+function daysOf(planned: Planned) {
+  const { outlook, today } = planned;
   const { track } = outlook;
   const offset = trackIndex(track, today);
   return outlook.days.map((day, n) => ({
@@ -115,6 +118,7 @@ function daysOf({ outlook, today }: Planned) {
     forecast: track.source[offset + n] !== "normal",
     away: outlook.away[n]!,
     minutesFree: outlook.minutesFree[n]!,
+    minutesUsed: Math.round(plannedRounds(planned, n).reduce((sum, r) => sum + r.walk.minutes, 0)),
   }));
 }
 
@@ -147,8 +151,15 @@ function summaryOf(planned: Planned, units: UnitSystem): string[] {
 /** As fine as it can be drawn. */
 const drawn = (share: number) => Math.round(1000 * share) / 1000;
 
-function bedsOf(planned: Planned) {
-  const { outlook, plan } = planned;
+/** What is due at a planting beside its picks, and the looks that the plan has at it, each on its day. */
+function marksOf(p: PlantingOutlook, { outlook, plan, today }: Planned, jobs: readonly JobTold[]) {
+  const looks = (plan.picks[lookTaskId(p.planting.id)] ?? []).map((day) => ({ day, kind: "look" as const, words: `Look at it, ${sayDay(outlook.days[day]!, today)}` })); // prettier-ignore
+  const due = jobs.filter((job) => job.plantingId === p.planting.id).map((job) => ({ day: outlook.days.indexOf(job.day), kind: "job" as const, words: `${job.act}, ${sayDay(job.day, today)}` })); // prettier-ignore
+  return [...looks, ...due].filter((mark) => mark.day >= 0);
+}
+
+function bedsOf(planned: Planned, jobs: readonly JobTold[]) {
+  const { outlook, plan, today } = planned;
   const beds = new Map<string, { id: string; name: string; position: number; plantings: PlantingOutlook[] }>();
   for (const p of outlook.plantings) {
     const bed = beds.get(p.bed.id) ?? { ...p.bed, plantings: [] };
@@ -170,6 +181,8 @@ function bedsOf(planned: Planned) {
         urgent: URGENT.has(p.judgement.verdict.kind),
         ridge: p.ridge.map(drawn),
         clear: p.clear.map(drawn),
+        doubt: ridgeDoubt(p, today).map(drawn),
+        marks: marksOf(p, planned, jobs),
         ruledOut: (p.planting.wishes?.notOn ?? []).map((day) => outlook.days.indexOf(day)).filter((n) => n >= 0),
         handles: plannedPicks(p, plan.picks).map((pick, n, all) => plannedPick(planned, p, pick, all[n + 1])),
       })),

@@ -56,6 +56,13 @@ export function moveTold(asked: MoveAsked): MoveTold {
   };
 }
 
+/** What another day would cost, settled: both plans were asked for. */
+export function dayCostWords({ lost, lostGrams }: Pick<EditCost, "lost" | "lostGrams">, units: UnitSystem): string {
+  if (Math.abs(lost) < NO_ODDS) return "makes no odds.";
+  if (lost < 0) return "would do as well.";
+  return `costs ${sayRoughly(lostGrams, units)} worth, other picks moving with it.`;
+}
+
 /** "0.3 kg less, 4 min more". */
 function sayDelta({ grams, minutes }: EditCost["own"], units: UnitSystem): string {
   const parts = [

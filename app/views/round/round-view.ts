@@ -1,20 +1,16 @@
+import { groupBy, sumBy } from "es-toolkit";
 import { addDays, localMoment, sunTimes } from "~/core/calendar";
 import type { Catalogue } from "~/core/crops";
-import { BED_MINUTES } from "~/core/garden";
+import { BED_MINUTES, ROUND_MINUTES, isCounted } from "~/core/garden";
 import { checkView } from "../check/check-view";
 import type { EndedView } from "../check/ended-view";
 import type { JobTold } from "../sentences/acts-due";
 import type { Planned } from "../planned";
 import type { UnitSystem } from "~/core/units";
 import { capital, cropAndVariety, inTenths, sayAmount, sayDay, sayRoughly, sayPieces, saySlot } from "../words"; // prettier-ignore
-import { nextRound, plannedRounds, roundName, type PlannedRound } from "./planned-walk";
-
-/** Where a garden lies, for the hours of its light. */
-export interface PlaceOfGarden {
-  latitude: number;
-  longitude: number;
-  timeZone: string;
-}
+import { sharedByTwo, type StopReason } from "~/core/rounds";
+import { nextRound, plannedRounds, roundName, type PlannedRound, type RoundOrder } from "./planned-walk";
+import { clocksAt, startOfRound, startWords, type PlaceOfGarden } from "./start";
 
 /** A round that is out, with its list. */
 export interface RoundOut {
@@ -31,6 +27,7 @@ export interface ErrandOut {
   expectedPieces: number;
   passedBy: boolean;
   bed: string;
+  bedPosition: number;
   cropId: string;
   variety: string;
   /** Set when its season is over: what can follow. */
@@ -43,6 +40,22 @@ export type RoundView = ReturnType<typeof roundView>;
 export type RoundPreviewView = Extract<RoundView, { status: "not started" }>;
 export type RoundOutView = Extract<RoundView, { status: "out" }>;
 
+/** How the household walks today. */
+export interface RoundSetting {
+  orders: readonly RoundOrder[];
+  /** Minutes since midnight. */
+  now: number;
+}
+
+/** Why a bed comes when it does. */
+const WHY: Record<StopReason, string | null> = {
+  path: null,
+  cool: "first, while it is cool",
+  heavy: "late: it is heavy",
+  dry: null,
+  asked: null,
+};
+
 /** The round that is out, or the walk that could start today. */
 export function roundView(
   planned: Planned,
@@ -50,6 +63,7 @@ export function roundView(
   out: RoundOut | null,
   crops: Catalogue,
   jobs: readonly JobTold[],
+  set: RoundSetting,
 ) {
   const common = {
     /** Jobs beside picking that are due today. */
@@ -59,7 +73,7 @@ export function roundView(
     daylight: daylightOf(planned.today, place),
     warnings: skyWarnings(planned),
   };
-  return out ? { ...common, ...outView(planned, out, crops) } : { ...common, ...previewOf(planned) };
+  return out ? { ...common, ...outView(planned, out, crops) } : { ...common, ...previewOf(planned, place, set) };
 }
 
 function daylightOf(today: string, { latitude, longitude, timeZone }: PlaceOfGarden): string {
@@ -69,10 +83,14 @@ function daylightOf(today: string, { latitude, longitude, timeZone }: PlaceOfGar
   return `Sun ${clock(sun.riseAt)} to ${clock(sun.setAt)}`;
 }
 
-function previewOf(planned: Planned) {
+function previewOf(planned: Planned, place: PlaceOfGarden, { orders, now }: RoundSetting) {
   const { today, units, outlook } = planned;
-  const round = nextRound(planned);
+  const round = nextRound(planned, orders);
   const { walk } = round;
+  const start = startOfRound(planned, round, place, now);
+  const { dryFrom } = outlook.terms[round.day]!;
+  const clocks = clocksAt(walk, start.from, dryFrom);
+  const halves = sharedByTwo(walk, ROUND_MINUTES);
   const next = outlook.days.findIndex((_, n) => n > 0 && plannedRounds(planned, n).some((r) => r.walk.grams > 0));
   return {
     status: "not started" as const,
@@ -83,13 +101,27 @@ function previewOf(planned: Planned) {
     minutes: Math.round(walk.minutes),
     kilos: walk.grams > 0 ? sayRoughly(walk.grams, units) : null,
     kit: walk.kit,
-    containers: walk.containers.map((c) => c.label),
+    start: startWords(start),
+    isAsked: walk.stops.some((s) => s.why === "asked"),
+    /** For two: what each walks, and how long the one who takes longer is out. */
+    halves:
+      halves?.map((half) => ({
+        stops: clocksAt(half, start.from, dryFrom).map((when, n) => ({ key: half.stops[n]!.key, when })),
+        minutes: Math.round(half.minutes),
+      })) ?? null,
+    containers: walk.containers.map((c) => `${c.label}, ${sayPieces(c.crop, c.pieces, units)}${isCounted(c.crop) && c.grams >= 100 ? ` (${sayRoughly(c.grams, units)})` : ""}`), // prettier-ignore
     cautions: walk.cautions,
     split: walk.splitForWetLeaves,
     next: next > 0 ? sayDay(addDays(today, next), today) : null,
-    stops: walk.stops.map((stop) => ({
+    stops: walk.stops.map((stop, n) => ({
+      key: stop.key,
       bed: stop.bedName,
       part: stop.part,
+      when: clocks[n]!,
+      minutes: Math.max(1, Math.round(stop.minutes)),
+      kilos: stop.grams > 0 ? sayRoughly(stop.grams, units) : null,
+      why: WHY[stop.why],
+      jobs: stop.jobs.map((job) => ({ key: job.keys.join(), words: job.words, minutes: Math.round(job.minutes) })),
       errands: stop.errands.map((e) => ({
         id: e.plantingId,
         name: cropAndVariety(e.crop.name, e.variety),
@@ -111,13 +143,31 @@ function laterRound({ slot, walk }: PlannedRound, units: UnitSystem) {
 }
 
 function outView(planned: Planned, out: RoundOut, crops: Catalogue) {
+  const halves = halvesOf(out.errands);
   return {
     status: "out" as const,
     roundId: out.id,
     day: out.day,
     bedMinutes: BED_MINUTES,
-    errands: out.errands.map((e) => errandView(planned, e, crops)),
+    /** For two: the first and last bed of each stretch, and its minutes; null where there is one bed only. */
+    halves: halves?.map((half) => ({ beds: half.beds, minutes: half.minutes })) ?? null,
+    errands: out.errands.map((e) => ({ ...errandView(planned, e, crops), half: halves?.findIndex((half) => half.positions.includes(e.bedPosition)) ?? 0 })), // prettier-ignore
   };
+}
+
+/** A round that is out, cut along the path for two. */
+function halvesOf(errands: readonly ErrandOut[]) {
+  const stops = Object.values(groupBy(errands, (e) => `${e.bedPosition} ${e.part}`)).map((of) => ({
+    bedPosition: of[0]!.bedPosition,
+    bed: of[0]!.bed,
+    minutes: BED_MINUTES + sumBy(of, (e) => e.minutes),
+  }));
+  return (
+    sharedByTwo({ stops }, ROUND_MINUTES)?.map(({ stops: own, minutes }) => {
+      const along = [...own].sort((a, b) => a.bedPosition - b.bedPosition);
+      return { beds: [...new Set(along.map((s) => s.bed))], positions: along.map((s) => s.bedPosition), minutes: Math.round(minutes) }; // prettier-ignore
+    }) ?? null
+  );
 }
 
 function errandView(planned: Planned, e: ErrandOut, crops: Catalogue) {

@@ -1,4 +1,4 @@
-import { groupBy } from "es-toolkit";
+import { groupBy, sumBy } from "es-toolkit";
 import type { ActDue } from "~/core/garden";
 import { COVERS } from "~/core/hazards";
 import type { Planned } from "../planned";
@@ -12,6 +12,8 @@ export interface JobTold {
   /** Where it is done, and to what; null where it is done to a bed. */
   bed: string;
   plantingId: string | null;
+  /** "Stop watering". */
+  act: string;
   /** "Stop watering: Garlic, softneck (Root patch)". */
   lead: string;
   /** Why, and until when. */
@@ -19,6 +21,8 @@ export interface JobTold {
   /** "Today", "Thursday". */
   when: string;
   isToday: boolean;
+  /** That it takes; 0 for what takes none. */
+  minutes: number;
 }
 
 /** Jobs beside picking as they are said, each by itself: for whoever stands before it. */
@@ -27,6 +31,7 @@ export function jobsTold({ outlook, today }: Planned, due: readonly ActDue[]): J
     const { key, day, plantingId, bedId, before, why } = act;
     const p = outlook.plantings.find((x) => (plantingId ? x.planting.id === plantingId : x.bed.id === bedId));
     if (!p) return [];
+    const lead = leadOf(act, plantingId ? `${nameOf(p)} (${p.bed.name})` : p.bed.name, outlook.covers);
     const reasons = [why, before ? `before ${sayDay(before, today)}` : ""].filter(Boolean).join("; ");
     return [
       {
@@ -34,10 +39,12 @@ export function jobsTold({ outlook, today }: Planned, due: readonly ActDue[]): J
         day,
         bed: p.bed.name,
         plantingId,
-        lead: leadOf(act, plantingId ? `${nameOf(p)} (${p.bed.name})` : p.bed.name, outlook.covers),
+        act: lead.slice(0, lead.indexOf(":")),
+        lead,
         text: reasons && `${capital(reasons)}.`,
         when: capital(sayDay(day, today)),
         isToday: day <= today,
+        minutes: act.minutes,
       },
     ];
   });
@@ -45,14 +52,17 @@ export function jobsTold({ outlook, today }: Planned, due: readonly ActDue[]): J
 
 /** The same jobs of a day told as one: "Stop watering: Onion, red (Root patch); Onion, brown (Root patch)". */
 export function gathered(jobs: readonly JobTold[]): JobTold[] {
-  return Object.values(groupBy(jobs, (job) => [job.day, actOf(job), job.text].join("|"))).map((same) => {
+  return Object.values(groupBy(jobs, (job) => [job.day, job.act, job.text].join("|"))).map((same) => {
     const [first] = same;
-    const what = same.map((job) => job.lead.slice(actOf(job).length + 2));
-    return { ...first!, keys: same.flatMap((job) => job.keys), lead: `${actOf(first!)}: ${what.join("; ")}` };
+    const what = same.map((job) => job.lead.slice(job.act.length + 2));
+    return {
+      ...first!,
+      keys: same.flatMap((job) => job.keys),
+      minutes: sumBy(same, (job) => job.minutes),
+      lead: `${first!.act}: ${what.join("; ")}`,
+    };
   });
 }
-
-const actOf = ({ lead }: JobTold) => lead.slice(0, lead.indexOf(":"));
 
 function leadOf({ act, key }: ActDue, name: string, covers: Planned["outlook"]["covers"]): string {
   if (act !== "cover" && act !== "take the cover off") return `${capital(act)}: ${name}`;

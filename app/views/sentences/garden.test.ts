@@ -79,6 +79,7 @@ function garden(storm: { windKmh: number; rainMm: number }): GardenState {
     timeZone: "UTC",
     hours: [],
     forecastError: null,
+    actMarks: [],
     covers: [],
     exceptions: [],
     busy: [],

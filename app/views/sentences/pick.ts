@@ -1,8 +1,8 @@
-import { COOL_BELOW_C, isBestCool, isCounted, pickInRound, type PlannedPick, type PlantingOutlook } from "~/core/garden"; // prettier-ignore
+import { COOL_BELOW_C, actDayOf, isBestCool, isCounted, pickInRound, type PlannedPick, type PlantingOutlook } from "~/core/garden"; // prettier-ignore
 import type { Slot } from "~/core/hands";
 import type { Planned } from "../planned";
 import { BANS } from "./bans";
-import { capital, inTenths, sayDay, sayExpected, sayRoughly, sayNight, sayPieces, saySlot } from "../words";
+import { capital, inTenths, sayCount, sayDay, sayExpected, sayRoughly, sayNight, sayPieces, saySlot } from "../words";
 
 /** Worth under which a move makes no odds (the worth of 20 g of courgette). */
 const NO_ODDS = 0.02;
@@ -12,24 +12,46 @@ const LESS = 0.9;
 
 const THREATS = { wind: "A gale", soaking: "A soaking", heat: "Heat", hail: "Hail", chill: "Lasting chill sets in" };
 
-/** Why a pick stands on its day, in sentences: the hazard, the trip, what a day either way costs. */
+/** Why a pick stands on its day, in sentences: the hazard, the trip, what comes before it. */
 export function pickReason(planned: Planned, p: PlantingOutlook, dayIndex: number, pieces: number): string[] {
   const { outlook, today, units } = planned;
   const day = outlook.days[dayIndex]!;
   const slots = slotsOfPick(planned, p, dayIndex);
   const sentences = [`${capital(sayExpected(p.crop, pieces, p.doubt, units))} ${sayPlannedDay(planned, p, dayIndex)}.`, ...slotReasons(planned, p, dayIndex, slots)]; // prettier-ignore
   if (outlook.wanted.some((w) => w.plantingId === p.planting.id && w.day === dayIndex && !w.blockedBy)) sentences.push("You asked for this day."); // prettier-ignore
+  sentences.push(...afterActs(planned, p, dayIndex));
   if (p.takes && p.takes[dayIndex]! < LESS * p.pieces[dayIndex]!)
     sentences.push("As much as you can use: the rest stays on.");
   const threat = p.survival.threats.find((t) => t.lastDayBefore === day);
   if (threat?.kind === "frost") sentences.push(`Frost ${sayNight(day, today)}, ${inTenths(threat.odds)} in this bed.`);
   else if (threat) sentences.push(`${THREATS[threat.kind]} that day, ${inTenths(threat.odds)}.`);
   if (outlook.away[dayIndex + 1]) sentences.push("You are away from the day after.");
-  return [
-    ...sentences,
-    ...moveWords(planned, p, dayIndex, dayIndex - 1, "A day earlier"),
-    ...moveWords(planned, p, dayIndex, dayIndex + 1, "A day later"),
-  ];
+  return sentences;
+}
+
+/** What another day would cost at most, all else as it is: a day earlier, a day later. */
+export function eitherDay(
+  planned: Planned,
+  p: PlantingOutlook,
+  dayIndex: number,
+): { day: number; lead: string; words: string }[] {
+  // prettier-ignore
+  return ([["A day earlier", -1], ["A day later", 1]] as const).flatMap(([lead, by]) =>
+    moveWords(planned, p, dayIndex, dayIndex + by, lead).map((words) => ({ day: dayIndex + by, lead, words })),
+  ); // prettier-ignore
+}
+
+/** What is done some days before a lift, where the plan has it done. */
+function afterActs({ outlook, plan, today }: Planned, p: PlantingOutlook, dayIndex: number): string[] {
+  return p.crop.acts.flatMap((rule) => {
+    const days = p.parts.flatMap(({ task }) => (plan.picks[task.id]?.includes(dayIndex) ? (actDayOf(rule, plan.ways[task.id]) ?? []) : [])); // prettier-ignore
+    if (days.length === 0) return [];
+    const on = Math.min(...days);
+    const after = dayIndex - on;
+    return [
+      `${capital(sayCount(after))} ${after === 1 ? "day" : "days"} after you ${rule.act}, ${sayDay(outlook.days[on]!, today)}.`,
+    ];
+  });
 }
 
 /** The day of a planned pick, and its part where the day has more than one round: "Saturday in the morning". */
@@ -74,7 +96,7 @@ function moveWords(planned: Planned, p: PlantingOutlook, from: number, to: numbe
   if (cost === null) return [`${words}: no room that day.`];
   if (Math.abs(cost) < NO_ODDS) return [`${words}: makes no odds.`];
   if (cost < 0) return [`${words}: would do as well.`];
-  return [`${words}: costs about ${sayRoughly((cost / p.crop.worthPerKg.value) * 1000, units)} worth.`];
+  return [`${words}: costs at most about ${sayRoughly((cost / p.crop.worthPerKg.value) * 1000, units)} worth.`];
 }
 
 /** Days to the next pick from which its label has room for a word. */
@@ -90,5 +112,6 @@ export function plannedPick(planned: Planned, p: PlantingOutlook, { day, pieces 
     label: sayExpected(p.crop, pieces, p.doubt, planned.units),
     short: near && isCounted(p.crop) ? `×${Math.max(1, Math.round(pieces))}` : sayPieces(p.crop, pieces, planned.units),
     why: pickReason(planned, p, day, pieces),
+    either: eitherDay(planned, p, day),
   };
 }

@@ -5,7 +5,7 @@ import { FREEZE_CLASSES, coverGainOf, nightOddsBelow } from "~/core/hazards";
 import type { UnitSystem } from "~/core/units";
 import { HEAT_CARE_C, HEAT_STOP_C, trackIndex } from "~/core/weather";
 import type { Planned } from "../planned";
-import type { PlaceOfGarden } from "../round/round-view";
+import type { PlaceOfGarden } from "../round/start";
 import { columnDay, householdNumber, inTenths, shortDay } from "../words";
 import { pagesAhead } from "../ahead/pages";
 import { bandsOf } from "./bands";
