@@ -80,3 +80,17 @@ test("back from ten days away: what comes off, what is stripped and what keeps, 
   expect(groups).toEqual(order.filter((g) => groups.includes(g)));
   expect(groups.length).toBeGreaterThan(2);
 });
+
+test("the plan on paper: every round, bed and job of the Horizon, in black on one or two sheets", async ({ page, readDemo }) => {
+  await page.goto(readDemo.url);
+  await page.getByRole("link", { name: "The plan on paper" }).click();
+  await expect(page.getByRole("heading", { level: 1, name: "The plan on paper" })).toBeVisible();
+  const days = await page.getByRole("heading", { level: 2 }).allInnerTexts();
+  const lines = await page.getByRole("main").getByRole("listitem").allInnerTexts();
+  expect(days.length).toBeGreaterThan(3);
+  expect(lines.some((line) => /Cut the tops/.test(line))).toBe(true);
+  const { text, sheets } = await printed(page);
+  for (const words of [...days, ...lines]) expect(text).toContain(words.replace(/\s+/g, " ").trim());
+  expect(text).not.toMatch(/Next day|Horizon/);
+  expect(sheets).toBeLessThanOrEqual(2);
+}); // prettier-ignore

@@ -110,8 +110,8 @@ test("by keyboard alone: taken up, moved, put back, moved again, ruled out, and 
   await expect(row(page, "courgette-striped").getByRole("button", { name: /You asked for it/ })).toBeVisible();
 });
 
-test("a bed, a planting or what is said of it is found, and the first is gone to", async ({ page, demo }) => {
-  await opened(page, demo.url);
+test("a bed, a planting or what is said of it is found, and the first is gone to", async ({ page, readDemo }) => {
+  await opened(page, readDemo.url);
   await page.keyboard.press("/");
   const field = page.getByRole("searchbox", { name: "Find a bed or a planting" }).and(page.locator(":visible"));
   await field.fill("long courg");
@@ -126,8 +126,8 @@ test("a bed, a planting or what is said of it is found, and the first is gone to
   await expect(row(page, "kale-curly")).toBeVisible();
 });
 
-test("the keys are told by one of them", async ({ page, demo }) => {
-  await opened(page, demo.url);
+test("the keys are told by one of them", async ({ page, readDemo }) => {
+  await opened(page, readDemo.url);
   await page.keyboard.press("?");
   const sheet = page.getByRole("dialog", { name: "By keyboard" });
   await expect(sheet).toContainText("takes a pick up");
@@ -137,9 +137,9 @@ test("the keys are told by one of them", async ({ page, demo }) => {
 
 test("a day without hands is refused before it is let go, with the limit, and the pick goes back", async ({
   page,
-  demo,
+  readDemo,
 }) => {
-  await opened(page, demo.url);
+  await opened(page, readDemo.url);
   const handle = row(page, "carrot-main").locator(".pick").first();
   const label = (await handle.getAttribute("aria-label"))!;
   const day = Number(/ (\d+):/.exec(label)![1]);
@@ -169,9 +169,9 @@ test("why this day, and not on this day: in words, marked on the row, allowed ag
   await expect(row(page, "courgette-striped").locator(".pick").first()).toHaveAttribute("aria-label", label);
 });
 
-test("the planner in the page works out the very plan that the server shows", async ({ page, demo }) => {
-  await opened(page, demo.url);
-  const sheet = (await (await page.request.get(`${demo.url}/plan.json`)).json()) as { plan: { picks: object; worth: number } }; // prettier-ignore
+test("the planner in the page works out the very plan that the server shows", async ({ page, readDemo }) => {
+  await opened(page, readDemo.url);
+  const sheet = (await (await page.request.get(`${readDemo.url}/plan.json`)).json()) as { plan: { picks: object; worth: number } }; // prettier-ignore
   const [planner] = page.workers();
   await expect.poll(() => planner!.evaluate(() => (self as unknown as { planHere: () => unknown }).planHere()), { timeout: 15_000 }).toEqual({ picks: sheet.plan.picks, worth: sheet.plan.worth }); // prettier-ignore
 });

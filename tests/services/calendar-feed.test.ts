@@ -64,7 +64,7 @@ test("the demo's feed has every planned round in its part of the day and in the 
   const { db, garden } = demoGarden();
   const planned = plannedGarden(db, garden);
   const ics = await calendarFeed(db, garden);
-  const rounds = planned.outlook.days.flatMap((day, n) => plannedRounds(planned, n).map((r) => ({ day, ...r })));
+  const rounds = planned.outlook.days.flatMap((day, n) => plannedRounds(planned, n).map((r) => ({ ...r, day })));
   const told = eventsIn(ics).filter((e) => String(e.getFirstPropertyValue("uid")).startsWith("round-"));
   expect(told).toHaveLength(rounds.length);
   expect(rounds.length).toBeGreaterThan(3);

@@ -61,7 +61,9 @@ test("a planned pick says that the label forbids it a day earlier", () => {
   logTreatment(db, garden, spray({ plantingId: "bean-green", intervalDays: "5" }));
   const row = horizonPage(db, garden).beds.flatMap((b) => b.plantings).find((p) => p.id === "bean-green")!; // prettier-ignore
   expect(row.handles[0]!.day).toBe(4);
-  expect(row.handles[0]!.why.join(" ")).toContain("A day earlier: still within the days of the label.");
+  expect(row.handles[0]!.either.map((e) => e.words).join(" ")).toContain(
+    "A day earlier: still within the days of the label.",
+  );
 });
 
 test("a treatment typed by mistake is taken out of force, kept, and can be put back", () => {

@@ -1,6 +1,9 @@
 import { beforeEach, expect, test } from "vitest";
 import { addDays, daysBetween } from "~/core/calendar";
-import { actsDue, plannedPicks, type ActDue, type GardenOutlook } from "~/core/garden";
+import { actsDue, plannedPicks } from "~/core/garden";
+import { checkPlan } from "~/core/planner";
+import { putActMark } from "~/db/beds/act-marks.server";
+import { helper } from "~/db/schema/index.server";
 import { theGarden } from "~/db/garden/garden.server";
 import { calendarFeed } from "~/services/feed/calendar-feed.server";
 import { todayOf } from "~/services/garden/clock.server";
@@ -9,15 +12,17 @@ import { PlanAct, actOnPlan } from "~/services/horizon/act-on-plan.server";
 import { horizonPage } from "~/services/horizon/horizon-page.server";
 import { jobsAhead, jobsMarked } from "~/services/horizon/jobs.server";
 import { roundPage } from "~/services/round/round-page.server";
+import { chooseSchool } from "~/services/notes/field-notes.server";
 import { coverBed } from "~/services/sky/covers.server";
 import { gathered } from "~/views/sentences/acts-due";
+import { saveTrip } from "~/services/sky/trips.server";
 import { demoGarden, plant, send, smallGarden, type GardenOfTest } from "./garden-fixture";
 
 const rowOf = ({ db }: GardenOfTest) => theGarden(db)!;
 const planOf = ({ db }: GardenOfTest) => plannedGarden(db, theGarden(db)!);
 const jobsOf = (made: GardenOfTest) => ({
-  due: jobsAhead(made.db, planOf(made)),
-  marked: jobsMarked(made.db, planOf(made)),
+  due: jobsAhead(planOf(made)),
+  marked: jobsMarked(planOf(made)),
 });
 const act = (made: GardenOfTest, intent: string, key: string) => actOnPlan(made.db, rowOf(made), PlanAct.parse({ intent, keys: key })); // prettier-ignore
 
@@ -26,7 +31,7 @@ beforeEach(() => {
   made = demoGarden();
 });
 
-const dueOf = ({ outlook, plan }: ReturnType<typeof planOf>, marks: Parameters<typeof actsDue>[2] = []) => actsDue(outlook, plan.picks, marks); // prettier-ignore
+const dueOf = ({ outlook, plan }: ReturnType<typeof planOf>, marks: Parameters<typeof actsDue>[2] = []) => actsDue(outlook, plan, marks); // prettier-ignore
 
 test("watering stops fourteen days before the planned lift (common practice), today where that day is over", () => {
   const planned = planOf(made);
@@ -46,7 +51,7 @@ test("a job done is not due again, can be taken back the same day, and the plan 
   const before = planOf(made);
   const job = jobsOf(made).due.find((j) => j.isToday)!;
   expect(act(made, "job done", job.keys[0]!)).toMatchObject({ status: "noted", sentence: `Done: ${job.lead}` });
-  expect(planOf(made)).toBe(before);
+  expect(planOf(made).plan).toBe(before.plan);
   expect(jobsOf(made).due.map((j) => j.keys[0])).not.toContain(job.keys[0]!);
   expect(jobsOf(made).marked).toMatchObject([{ keys: job.keys, isSkipped: false }]);
   expect(act(made, "job done", job.keys[0]!)).toMatchObject({
@@ -101,19 +106,96 @@ test("before a trip the last day at home has the search under the leaves, of wha
   }
 });
 
-test("vines are cut before the lift only where the household goes that way", () => {
+/** A small garden with sweet potatoes that are seen to be ready, the vines cut before the lift or not. */
+function sweetPotatoes(plants: number, option?: string) {
   const small = smallGarden();
   const [bed] = planOf(small).outlook.plantings.map((p) => p.bed);
-  plant(small.db, bed!.id, { id: "sweet", cropId: "sweet_potato_root", plants: 6, cameBy: "planted" }, addDays(todayOf(rowOf(small)), -118)); // prettier-ignore
-  const { outlook, plan } = planOf(small);
-  const p = outlook.plantings.find((x) => x.planting.id === "sweet")!;
-  const cutIn = (ways: Record<string, string>): ActDue | undefined => {
-    const other: GardenOutlook = { ...outlook, plantings: [{ ...p, ways, judgement: { ...p.judgement, window: { ...p.judgement.window, opens: { ...p.judgement.window.opens, p50: addDays(outlook.today, 9) } } } }] }; // prettier-ignore
-    return actsDue(other, { ...plan.picks, sweet: [] }, []).find((a) => a.act === "cut the vines");
+  const { db } = small;
+  plant(db, bed!.id, { id: "sweet", cropId: "sweet_potato_root", plants, cameBy: "planted" }, addDays(todayOf(rowOf(small)), -125)); // prettier-ignore
+  send(db, { kind: "look", plantingId: "sweet", cueId: "dig_one", readingId: "as_thick_as_a_fist" });
+  if (option) chooseSchool(db, "sweet_potato_root", "sweet_potato_vines", option);
+  return small;
+}
+
+test("the plan has vines cut some days before the lift, on a day with hands, and its minutes are that day's", () => {
+  const garden = sweetPotatoes(6);
+  const { outlook, plan } = planOf(garden);
+  const cut = dueOf(planOf(garden)).find((a) => a.act === "cut the vines")!;
+  const lift = plannedPicks(
+    outlook.plantings.find((x) => x.planting.id === "sweet")!,
+    plan.picks,
+  )[0]!.day;
+  expect(cut).toMatchObject({ before: outlook.days[lift], minutes: 3 + 6 });
+  expect(daysBetween(cut.day, outlook.days[lift]!)).toBe(3);
+  const row = horizonPage(garden.db, rowOf(garden))
+    .beds.flatMap((b) => b.plantings)
+    .find((x) => x.id === "sweet")!;
+  expect(row.handles[0]!.why.join(" ")).toContain("Three days after you cut the vines, ");
+  expect(row.marks).toContainEqual({ day: outlook.days.indexOf(cut.day), kind: "job", words: expect.stringMatching(/^Cut the vines, /) }); // prettier-ignore
+  expect(outlook.minutesFree[outlook.days.indexOf(cut.day)]).toBeGreaterThan(cut.minutes);
+  const minutesOn = (ways: typeof plan.ways) => {
+    const check = checkPlan(outlook.problem, plan.rounds, ways);
+    if (check.status !== "allowed") throw new Error(check.reasons.join());
+    return check.minutesUsed.reduce((a, b) => a + b, 0);
   };
-  expect(cutIn({})!.day).toBe(addDays(outlook.today, 6));
-  expect(cutIn({ sweet_potato_vines: "before" })!.day).toBe(addDays(outlook.today, 6));
-  expect(cutIn({ sweet_potato_vines: "same" })).toBeUndefined();
+  expect(minutesOn(plan.ways) - minutesOn({})).toBeGreaterThanOrEqual(cut.minutes - 1e-6);
+  expect(checkPlan(outlook.problem, plan.rounds, {})).toMatchObject({ status: "allowed" });
+});
+
+test("vines are not cut where the household goes another way, or where it would not pay", () => {
+  const isCut = (garden: GardenOfTest) => dueOf(planOf(garden)).some((a) => a.act === "cut the vines");
+  expect(isCut(sweetPotatoes(6, "before"))).toBe(true);
+  expect(isCut(sweetPotatoes(6, "same"))).toBe(false);
+});
+
+test("a helper cuts no vines: they are cut before the household goes, or once it is back", () => {
+  const garden = sweetPotatoes(6);
+  const today = todayOf(rowOf(garden));
+  saveTrip(garden.db, { id: "", name: "Away", from: today, to: addDays(today, 5), leaveAt: null, backAt: null });
+  garden.db.insert(helper).values({ id: "h", name: "Mara", minutes: 60, everyDays: 1, cropIds: [], skills: [] }).run();
+  const { outlook } = planOf(garden);
+  const away = outlook.days.filter((_, n) => outlook.away[n]);
+  expect(away.length).toBe(6);
+  expect(outlook.minutesFree[1]).toBeGreaterThan(0);
+  const ways = outlook.problem.tasks.find((t) => t.id === "sweet")!.ways ?? [];
+  expect(ways.length).toBeGreaterThan(0);
+  for (const way of ways) for (const { day } of way.acts) expect(away).not.toContain(outlook.problem.days[day]);
+});
+
+test("vines once cut are lifted from then on as they were to be; left out, the plan waits for nothing", () => {
+  const garden = sweetPotatoes(6);
+  const { key, day } = dueOf(planOf(garden)).find((a) => a.act === "cut the vines")!;
+  const liftOf = () => planOf(garden).plan.picks.sweet;
+  const before = liftOf();
+  putActMark(garden.db, { key, day: todayOf(rowOf(garden)), isSkipped: true, madeAt: "" });
+  expect(dueOf(planOf(garden)).some((a) => a.act === "cut the vines")).toBe(false);
+  expect(planOf(garden).outlook.problem.tasks.find((t) => t.id === "sweet")!.ways).toBeUndefined();
+  expect(act(garden, "job due again", key).status).toBe("noted");
+  expect(liftOf()).toEqual(before);
+  expect(dueOf(planOf(garden)).find((a) => a.key === key)!.day).toBe(day);
+  const today = todayOf(rowOf(garden));
+  putActMark(garden.db, { key, day: today, isSkipped: false, madeAt: "" });
+  // Cut today: it is worth lifting three days on.
+  const { worth } = planOf(garden).outlook.problem.tasks.find((t) => t.id === "sweet")!;
+  expect(worth[0]![0]!).toBeLessThan(worth[0]![5]!);
+  expect(jobsOf(garden).marked.map((j) => j.keys)).toEqual([[key]]);
+});
+
+test("what is due beside picking takes its minutes from the day, marked done or not; left out, it gives them back", () => {
+  const { outlook } = planOf(made);
+  const hunt = dueOf(planOf(made)).find((a) => a.act === "search under the leaves")!;
+  const n = outlook.days.indexOf(hunt.day);
+  const free = () => planOf(made).outlook.rounds.filter((r) => r.day === n).reduce((sum, r) => sum + r.minutes, 0); // prettier-ignore
+  const [had, before] = [outlook.minutesFree[n]!, free()];
+  const ofDay = dueOf(planOf(made)).filter((a) => a.day === hunt.day && a.act !== "cut the tops");
+  expect(ofDay.length).toBeGreaterThan(1);
+  expect(before).toBeGreaterThan(had / 2);
+  expect(had - before).toBeCloseTo(
+    ofDay.reduce((sum, a) => sum + a.minutes, 0),
+    6,
+  );
+  putActMark(made.db, { key: hunt.key, day: hunt.day, isSkipped: true, madeAt: "" });
+  expect(free() - before).toBeCloseTo(hunt.minutes, 6);
 });
 
 test("jobs are on the Horizon, on the round and in the calendar, with the same words", async () => {

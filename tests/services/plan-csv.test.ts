@@ -20,7 +20,7 @@ test("the plan as a table has every pick of the plan with its day, and every job
   const picks = outlook.plantings.flatMap((p) => plannedPicks(p, plan.picks).map((pick) => `${outlook.days[pick.day]} ${p.crop.name} ${p.planting.variety}`)).sort(); // prettier-ignore
   expect(data.filter((r) => r.what === "pick").map((r) => `${r.day} ${r.crop} ${r.variety}`).sort()).toEqual(picks); // prettier-ignore
   expect(data.filter((r) => r.what === "job")).toHaveLength(
-    jobsAhead(db, plannedGarden(db, theGarden(db)!)).filter((j) => outlook.days.includes(j.day)).length,
+    jobsAhead(plannedGarden(db, theGarden(db)!)).filter((j) => outlook.days.includes(j.day)).length,
   );
   const days = data.map((r) => r.day);
   expect(days).toEqual([...days].sort());

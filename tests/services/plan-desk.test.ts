@@ -99,6 +99,22 @@ test("“about” never promises less than the planner finds, and names the same
   expect(() => unprepared.plan()).toThrow("not prepared");
 });
 
+test("a day either way costs at most what a planned pick says: held against the plan solved with that day asked for", () => {
+  const { outlook, plan, moveCosts } = planOf(made);
+  const told = outlook.plantings.slice(0, 14).flatMap((p) => {
+    const [pick] = plannedPicks(p, plan.picks);
+    if (!pick) return [];
+    return [-1, 1].flatMap((by) => {
+      const most = moveCosts[p.planting.id]?.[pick.day]?.[pick.day + by] ?? null;
+      const move = moves.find((m) => m.name === `${p.planting.id} ${pick.day} → ${pick.day + by}`);
+      return most !== null && move && !move.cost.blockedBy ? [{ name: move.name, most, cost: move.cost.lost, isWhole: p.parts.length === 1 }] : []; // prettier-ignore
+    });
+  });
+  expect(told.filter((t) => t.isWhole).length).toBeGreaterThan(5);
+  // Where a planting comes off in several parts, one of them is what the cost is of, and the day is asked of all.
+  for (const { name, most, cost, isWhole } of told) if (isWhole) expect(cost, name).toBeLessThanOrEqual(most + 0.03);
+});
+
 test("a moved pick stands on its new day, and what keeps giving is not picked on the old one", () => {
   for (const { edits, cost } of moves.filter((m) => !m.cost.blockedBy)) {
     const { sheet } = desk;

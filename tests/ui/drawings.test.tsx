@@ -38,12 +38,13 @@ test("a marker never leaves the arc", () => {
 });
 
 test("a ridge has a handle for each planned pick, named with day and amount for those who cannot see it", () => {
-  const days = Array.from({ length: 14 }, (_, n) => ({ day: addDays("2026-09-19", n), label: `Day ${n}`, minC: 9, maxC: 18, rainMm: null, windKmh: null, forecast: true, away: false, minutesFree: 30 })); // prettier-ignore
-  const row = { id: "p", crop: "Courgette", variety: "striped", arc: { at: 0.5, spread: 0.1 }, stage: "close", short: "ready", urgent: false, ruledOut: [3], ridge: days.map(() => 0.5), clear: days.map(() => 0.6), handles: [{ day: 0, slot: null, isAsked: false, label: "9 courgettes", short: "9", why: [] }, { day: 13, slot: null, isAsked: true, label: "2 courgettes", short: "2", why: [] }] }; // prettier-ignore
+  const days = Array.from({ length: 14 }, (_, n) => ({ day: addDays("2026-09-19", n), label: `Day ${n}`, minC: 9, maxC: 18, rainMm: null, windKmh: null, forecast: true, away: false, minutesFree: 30, minutesUsed: 12 })); // prettier-ignore
+  const row = { id: "p", crop: "Courgette", variety: "striped", arc: { at: 0.5, spread: 0.1 }, stage: "close", short: "ready", urgent: false, doubt: days.map((_, n) => (n === 4 ? 0.2 : 0)), marks: [{ day: 2, kind: "look" as const, words: "Look at it, Monday" }], ruledOut: [3], ridge: days.map(() => 0.5), clear: days.map(() => 0.6), handles: [{ day: 0, slot: null, isAsked: false, label: "9 courgettes", short: "9", why: [], either: [] }, { day: 13, slot: null, isAsked: true, label: "2 courgettes", short: "2", why: [], either: [] }] }; // prettier-ignore
   const html = draw(<RidgeRow planting={row} days={days} bands={[]} />);
   expect(html).toContain('aria-label="Courgette, Day 0: 9 courgettes. Why this day?"');
   expect(html).toContain('aria-label="Courgette, Day 13: 2 courgettes. You asked for it. Why this day?"');
   expect(html).toContain('aria-label="Courgette, Day 3: ruled out. Allow it again"');
+  expect(html).toContain('aria-label="Look at it, Monday"');
 });
 
 test("bands of four kinds have four different patterns, told apart without colour", () => {
