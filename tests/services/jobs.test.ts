@@ -1,6 +1,6 @@
 import { beforeEach, expect, test } from "vitest";
 import { addDays, daysBetween } from "~/core/calendar";
-import { actsDue, plannedPicks } from "~/core/garden";
+import { actsDue, lookTaskId, looksAsked, plannedPicks } from "~/core/garden";
 import { checkPlan } from "~/core/planner";
 import { putActMark } from "~/db/beds/act-marks.server";
 import { helper } from "~/db/schema/index.server";
@@ -14,6 +14,9 @@ import { jobsAhead, jobsMarked } from "~/services/horizon/jobs.server";
 import { roundPage } from "~/services/round/round-page.server";
 import { chooseSchool } from "~/services/notes/field-notes.server";
 import { coverBed } from "~/services/sky/covers.server";
+import { paperPlan } from "~/views/ahead/paper-plan";
+import { feedEvents } from "~/views/feed/feed-events";
+import { comesTo } from "~/views/round/planned-walk";
 import { gathered } from "~/views/sentences/acts-due";
 import { saveTrip } from "~/services/sky/trips.server";
 import { demoGarden, plant, send, smallGarden, type GardenOfTest } from "./garden-fixture";
@@ -49,7 +52,7 @@ test("watering stops fourteen days before the planned lift (common practice), to
 
 test("a job done is not due again, can be taken back the same day, and the plan stands for it", () => {
   const before = planOf(made);
-  const job = jobsOf(made).due.find((j) => j.isToday)!;
+  const job = jobsOf(made).due.find((j) => j.isToday && !j.isLook)!;
   expect(act(made, "job done", job.keys[0]!)).toMatchObject({ status: "noted", sentence: `Done: ${job.lead}` });
   expect(planOf(made).plan).toBe(before.plan);
   expect(jobsOf(made).due.map((j) => j.keys[0])).not.toContain(job.keys[0]!);
@@ -203,10 +206,10 @@ test("jobs are on the Horizon, on the round and in the calendar, with the same w
   const due = gathered(each);
   expect(due.length).toBeLessThan(each.length);
   expect(due.flatMap((j) => j.keys).sort()).toEqual(each.flatMap((j) => j.keys).sort());
-  expect(horizonPage(made.db, rowOf(made)).jobs.due).toEqual(due);
+  expect(horizonPage(made.db, rowOf(made)).jobs.due).toEqual(gathered(each.filter((j) => !j.isLook || j.isToday)));
   expect(roundPage(made.db, rowOf(made)).jobs).toEqual(each.filter((j) => j.isToday));
   const feed = (await calendarFeed(made.db, rowOf(made))).replace(/\r\n[ \t]/g, "");
-  for (const job of due.filter((j) => j.plantingId)) {
+  for (const job of due.filter((j) => j.plantingId && !j.isLook)) {
     expect(feed).toContain(job.lead.replace(/[,;]/g, "\\$&"));
     expect(daysBetween(todayOf(rowOf(made)), job.day)).toBeLessThan(14);
   }
@@ -218,4 +221,36 @@ test("jobs told as one are ticked as one, all of them or none", () => {
   expect(jobsOf(made).marked).toEqual([]);
   expect(act(made, "job done", job.keys.join("\n"))).toMatchObject({ sentence: `Done: ${job.lead}` });
   expect(jobsOf(made).marked).toMatchObject([{ keys: job.keys }]);
+});
+
+test("a look is ticked or left out like any job: it is asked for again only later, and can be taken back", () => {
+  const looks = () => jobsOf(made).due.filter((job) => job.isLook);
+  const first = looks().find((job) => job.isToday)!;
+  for (const intent of ["job done", "job left out"]) {
+    expect(act(made, intent, first.keys[0]!).status).toBe("noted");
+    const again = looks().find((job) => job.keys[0] === first.keys[0]);
+    expect(again === undefined || again.day > todayOf(rowOf(made))).toBe(true);
+    const { outlook, plan, today } = planOf(made);
+    expect(looksAsked(outlook.plantings, outlook.actMarks, today).map((p) => p.planting.id)).not.toContain(first.plantingId); // prettier-ignore
+    expect(plan.picks[lookTaskId(first.plantingId!)] ?? []).not.toContain(0);
+    expect(jobsOf(made).marked).toMatchObject([{ keys: first.keys, isSkipped: intent === "job left out" }]);
+    expect(act(made, "job due again", first.keys[0]!).status).toBe("noted");
+    expect(looks().find((job) => job.keys[0] === first.keys[0])).toEqual(first);
+  }
+});
+
+test("a look is told once a day: on the round that comes to it, else as a job; paper and calendar say the same", () => {
+  const planned = planOf(made);
+  const row = rowOf(made);
+  const looks = jobsOf(made).due.filter((job) => job.isLook);
+  const alone = looks.filter((job) => !comesTo(planned, job.day, job.plantingId));
+  expect(alone.length).toBeGreaterThan(0);
+  const paper = paperPlan(planned, row);
+  for (const job of looks) {
+    const name = job.lead.slice("Look again: ".length);
+    const said = paper.days.find((d) => d.day === job.day)?.beside.some((words) => words.startsWith("Look again") && words.includes(name)) ?? false; // prettier-ignore
+    expect([name, said]).toEqual([name, alone.includes(job)]);
+  }
+  const events = feedEvents(planned, row, [], jobsAhead(planned)).filter((event) => event.uid.startsWith("look-"));
+  expect(events.map((event) => event.uid).sort()).toEqual([...new Set(alone.map((job) => `look-${job.day}`))].sort());
 });

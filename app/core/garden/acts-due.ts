@@ -7,6 +7,7 @@ import { oddsOn } from "../readiness";
 import { actKey, actMinutes, isOurWay, lastMark, type ActMark } from "./act-mark";
 import { tripsAhead } from "./days-away";
 import { actDayOf } from "./lift-ways";
+import { lookDue } from "./looks-due";
 import { plannedPicks } from "./planned-picks";
 import type { PlantingOutlook } from "./planting-outlook";
 import { COVER_MINUTES } from "./protections";
@@ -16,7 +17,7 @@ import { liftedOn } from "./standing";
 export interface ActDue {
   /** The same as long as it is the same act of the same season. */
   key: string;
-  act: BesidePicking | "cover" | "take the cover off";
+  act: BesidePicking | "look again" | "cover" | "take the cover off";
   bedId: string;
   /** Null where it is done to a bed. */
   plantingId: string | null;
@@ -28,7 +29,7 @@ export interface ActDue {
   why: string | null;
   /** Comes again after so many days. */
   everyDays: number | null;
-  /** That it takes, the going there included. */
+  /** That it takes, the going there included; 0 for a look: where the plan has one, its round counts it. */
   minutes: number;
 }
 
@@ -51,7 +52,7 @@ const NEARLY = 0.5;
 
 /**
  * What is due beside picking in the days ahead, the soonest first: by the crops' rules, by what was seen, by the plan's own
- * days, and the covers that were noted.
+ * days, the looks that are asked for, and the covers that were noted.
  *
  * @param plan - null for what hangs on no plan
  * @param marks - what was done or left out of it
@@ -80,7 +81,9 @@ function ofPlanting(
 ): ActDue[] {
   const { planting, crop, bed } = p;
   if (liftedOn(crop, planting) !== null || planting.forSeed) return [];
-  return crop.acts.flatMap((rule): ActDue[] => {
+  const look = lookDue(p, outlook, plan, marks, marked);
+  const looks: ActDue[] = look ? [{ ...look, act: "look again", bedId: bed.id, plantingId: planting.id, before: null, why: null, everyDays: null, minutes: 0 }] : []; // prettier-ignore
+  const byRule = crop.acts.flatMap((rule): ActDue[] => {
     if (!isOurWay(rule, p.ways)) return [];
     const key = actKey(rule, planting);
     const isPast = marked.has(key) && rule.when.by === "days before lift";
@@ -93,6 +96,7 @@ function ofPlanting(
     const everyDays = rule.when.by === "reading" ? rule.when.everyDays : null;
     return [{ key, act: rule.act, bedId: bed.id, plantingId: planting.id, day, before: when.before, why: rule.why, everyDays, minutes: actMinutes(rule, crop, planting) }]; // prettier-ignore
   });
+  return [...looks, ...byRule];
 }
 
 interface When {

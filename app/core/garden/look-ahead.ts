@@ -11,6 +11,7 @@ import { gardenSky, type GardenSky } from "./garden-sky";
 import type { GardenState, PlantingState } from "./garden-state";
 import { HouseholdLimits, limitsOfPlan } from "./household-limits";
 import { asTheHouseholdWants } from "./household-parts";
+import { lookRestsUntil } from "./look-rests";
 import { withLook } from "./looks-due";
 import type { ActMark } from "./act-mark";
 import { lessJobs } from "./job-minutes";
@@ -93,8 +94,10 @@ export function lookAhead(
     // Which days are asked for is the plan's to know: the outlook stands.
     const { pickOn: _, notOn: __, ...wishes } = planting.wishes ?? { pickOn: [], notOn: [] };
     const acts = liftActs(crop, planting, garden.actMarks, garden.today);
+    const restsUntil = lookRestsUntil(crop, planting, garden.actMarks);
     const key = JSON.stringify([
       { ...planting, wishes },
+      restsUntil,
       acts.map(({ rule, done }) => [rule.id, done]),
       bed,
       limits,
@@ -108,7 +111,7 @@ export function lookAhead(
       const setting: PlantingSetting = { ...around, bears, learnt: learner(crop.id, planting.variety) };
       const under = (nights: CoverNight[]) => asTheHouseholdWants(plantingOutlook(planting, { ...setting, covers: [...around.covers, ...nights] }, sky, terms), limits, sky.days); // prettier-ignore
       const shielded = withStrip(withProtections(under([]), under, sky, terms), sky, terms);
-      return withLook(withLiftActs(shielded, sky.today, terms, acts), terms);
+      return withLook(withLiftActs(shielded, sky.today, terms, acts), terms, restsUntil);
     });
   });
   for (const id of kept.plantings.keys()) if (!garden.plantings.some((p) => p.id === id)) kept.plantings.delete(id);

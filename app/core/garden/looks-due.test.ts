@@ -2,6 +2,7 @@ import { expect, test } from "vitest";
 import { catalogue } from "~/catalogue/catalogue.server";
 import { addDays } from "../calendar";
 import { solvePlan } from "../planner";
+import { lookKey, lookRestsUntil } from "./look-rests";
 import { GardenState, isLookTask, lookAhead, lookTaskId, type PlantingState } from ".";
 
 const today = "2026-07-10";
@@ -64,4 +65,26 @@ test("what was seen ready and never picked still hangs, however often it is look
     ).plantings[0]!.pieces[0]!;
   const ready = (ago: number) => ({ cueId: "leaf_length", readingId: catalogue().find((c) => c.id === "chard")!.cues.find((c) => c.id === "leaf_length")!.readings.find((r) => r.means === "ready")!.id, takenOn: addDays(today, -ago) }); // prettier-ignore
   expect(of([ready(10), ready(5), ready(0)])).toBeGreaterThan(1.5 * of([ready(0)]));
+});
+
+test("a look that was made without news, or left out, rests as long as the crop’s rhythm; the verdict says when again", () => {
+  const asked = Array.from({ length: 30 }, (_, n) => addDays(today, -(45 + n))).find((d) => lookOf(garden(d)).look)!;
+  const state = garden(asked);
+  for (const isSkipped of [false, true]) {
+    const actMarks = [{ key: lookKey(state.plantings[0]!), day: today, isSkipped }];
+    const { look, p } = lookOf({ ...state, actMarks });
+    const until = lookRestsUntil(p.crop, p.planting, actMarks)!;
+    expect(until).toBe(addDays(today, Math.max(1, Math.round(p.crop.again?.low ?? 3))));
+    expect(p.judgement.verdict.lookAgain! >= until).toBe(true);
+    expect((look?.minutes[0] ?? []).every((m, n) => m === null || addDays(today, n) >= until)).toBe(true);
+  }
+});
+
+test("what is seen after the tick, and what was said of another season, does not rest", () => {
+  const { crop, planting } = lookOf(garden(addDays(today, -50))).p;
+  const mark = { key: lookKey(planting), day: addDays(today, -1), isSkipped: true };
+  expect(lookRestsUntil(crop, planting, [mark])).not.toBeNull();
+  const looks = [{ cueId: "curd_tight", readingId: crop.cues.find((c) => c.id === "curd_tight")!.readings[0]!.id, takenOn: today }]; // prettier-ignore
+  expect(lookRestsUntil(crop, { ...planting, looks }, [mark])).toBeNull();
+  expect(lookRestsUntil(crop, { ...planting, seasonId: "the next" }, [mark])).toBeNull();
 });

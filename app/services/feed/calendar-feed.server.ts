@@ -4,7 +4,6 @@ import { DatedEvent, type IsoDay } from "~/core/calendar";
 import type { Db } from "~/db/client.server";
 import type { GardenRow } from "~/db/garden/garden.server";
 import { forgetEventsBefore, publishEvents, publishedEvents, type FeedEventRow } from "~/db/sky/feed-events.server";
-import { gathered } from "~/views/sentences/acts-due";
 import { feedEvents } from "~/views/feed/feed-events";
 import { todayOf } from "../garden/clock.server";
 import { jobsAhead } from "../horizon/jobs.server";
@@ -18,7 +17,7 @@ export async function calendarFeed(db: Db, garden: GardenRow): Promise<string> {
   await planAhead(db, garden);
   const planned = plannedGarden(db, garden);
   const { acts } = await adviceFor(db, planned);
-  const jobs = gathered(jobsAhead(planned));
+  const jobs = jobsAhead(planned);
   const events = besideThePlan(db, () => publish(db, feedEvents(planned, garden, acts, jobs), todayOf(garden), new Date().toISOString())); // prettier-ignore
   return writeCalendar(`${garden.name}: rounds`, events, garden.timeZone);
 }

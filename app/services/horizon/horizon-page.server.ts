@@ -23,7 +23,8 @@ export function horizonPage(db: Db, garden: GardenRow) {
     {
       ...view,
       edits: editsAtHand(db, garden),
-      jobs: { due: gathered(jobs), marked: jobsMarked(planned) },
+      // Looks of later days stand on the ridges.
+      jobs: { due: gathered(jobs.filter((job) => !job.isLook || job.isToday)), marked: jobsMarked(planned) },
     },
     planned.units,
   );

@@ -67,10 +67,13 @@ export function RoundPreview({ round }: { round: RoundPreviewView }) {
 }
 
 function BesidePicking({ round }: { round: RoundPreviewView }) {
-  if (round.jobs.length === 0) return null;
+  // What the walk comes to is looked at there.
+  const walked = new Set(round.stops.flatMap((stop) => stop.errands.map((e) => e.id)));
+  const jobs = round.jobs.filter((job) => !job.isLook || !walked.has(job.plantingId ?? ""));
+  if (jobs.length === 0) return null;
   return (
     <Card title="Beside picking">
-      <Jobs due={gathered(round.jobs)} />
+      <Jobs due={gathered(jobs)} />
     </Card>
   );
 }

@@ -1,10 +1,9 @@
 import { actsDue } from "~/core/garden";
 import { clockTime } from "~/core/calendar";
 import type { Stop } from "~/core/rounds";
-import { plannedRounds } from "../round/planned-walk";
+import { comesTo, plannedRounds } from "../round/planned-walk";
 import { startOfRound, type PlaceOfGarden } from "../round/start";
-import { jobsTold, type JobTold } from "../sentences/acts-due";
-import { looksToCome } from "../sentences/looks-to-come";
+import { gathered, jobsTold, type JobTold } from "../sentences/acts-due";
 import type { Planned } from "../planned";
 import { bandsOf } from "../sky/bands";
 import { capital, cropAndVariety, longDay, sayPieces, sayRoughly, saySlot } from "../words";
@@ -38,11 +37,10 @@ export interface PaperDay {
 export function paperPlan(planned: Planned, place: PlaceOfGarden): { days: PaperDay[]; free: string; sums: string } {
   const { outlook, plan, units } = planned;
   const jobs = jobsTold(planned, actsDue(outlook, plan, outlook.actMarks));
-  const looks = looksToCome(planned);
   const all = outlook.days.map((day, n): PaperDay => {
     const rounds = plannedRounds(planned, n);
     const onRounds = new Set(rounds.flatMap((r) => r.walk.stops.flatMap((s) => s.jobs.flatMap((job) => job.keys))));
-    const beside = jobs.filter((job) => job.day === day && !onRounds.has(job.keys[0]!));
+    const beside = jobs.filter((job) => job.day === day && !onRounds.has(job.keys[0]!) && !(job.isLook && comesTo(planned, day, job.plantingId))); // prettier-ignore
     return {
       day,
       words: longDay(day),
@@ -61,7 +59,7 @@ export function paperPlan(planned: Planned, place: PlaceOfGarden): { days: Paper
           stops: round.walk.stops.map((stop) => paperStop(stop, planned)),
         };
       }),
-      beside: [...beside.map(besideWords), ...looks.filter((l) => l.day === day).map((l) => `Look at: ${l.names.join("; ")}`)], // prettier-ignore
+      beside: gathered(beside).map(besideWords),
     };
   });
   const isFree = (d: PaperDay) => d.rounds.length + d.beside.length === 0;

@@ -3,10 +3,9 @@ import type { PayingAct } from "~/core/garden";
 import { COVERS, type CoverNight } from "~/core/hazards";
 import type { Stop } from "~/core/rounds";
 import type { Planned } from "../planned";
-import { plannedRounds, type PlannedRound } from "../round/planned-walk";
+import { comesTo, plannedRounds, type PlannedRound } from "../round/planned-walk";
 import { startOfRound, type PlaceOfGarden } from "../round/start";
-import type { JobTold } from "../sentences/acts-due";
-import { looksToCome, type LooksToCome } from "../sentences/looks-to-come";
+import { gathered, type JobTold } from "../sentences/acts-due";
 import { actSentences } from "../sentences/paying-acts";
 import { counted, cropAndVariety, listOf, lower, sayInUnits, sayPieces, sayRoughly } from "../words";
 
@@ -33,9 +32,8 @@ export function feedEvents(
   const covers = outlook.covers.filter((c) => c.evening >= today).flatMap((c) => coverEvents(planned, c));
   const paying = acts.flatMap((act) => payingEvents(planned, act));
   // Covers that were noted have events of their own.
-  const beside = jobs.filter((job) => job.plantingId !== null).map(jobEvent);
-  const looks = looksToCome(planned).map(lookEvent);
-  return [...rounds, ...covers, ...paying, ...beside, ...looks].map((event) => ({
+  const beside = gathered(jobs.filter((job) => job.plantingId !== null && !(job.isLook && comesTo(planned, job.day, job.plantingId)))).map(jobEvent); // prettier-ignore
+  return [...rounds, ...covers, ...paying, ...beside].map((event) => ({
     ...event,
     title: sayInUnits(event.title, units),
     text: sayInUnits(event.text, units),
@@ -90,21 +88,12 @@ function coverEvents({ outlook }: Planned, { bedId, evening, cover }: CoverNight
   return events;
 }
 
-/** A job beside picking. */
-const jobEvent = ({ keys, day, lead, text, minutes }: JobTold): DatedEvent => ({
-  uid: `job-${keys[0]!.replace(/[^\w-]+/g, "-")}`,
-  ...lasting(day, minutesOf(MORNING_ACT), Math.max(ACT_MINUTES, Math.round(minutes))),
-  title: lead,
-  text,
-  alarmMinutes: ACT_ALARM,
-});
-
-/** Plantings to be looked at on a day without a round to them. */
-const lookEvent = ({ day, names }: LooksToCome): DatedEvent => ({
-  uid: `look-${day}`,
-  ...lasting(day, minutesOf(EVENING_ACT), ACT_MINUTES),
-  title: names.length === 1 ? `Look at: ${names[0]}` : `Look at ${names.length} plantings`,
-  text: names.join("\n"),
+/** A job beside picking; looks of a day are one event, which stands when what is looked at changes. */
+const jobEvent = ({ keys, day, lead, act, text, minutes, isLook }: JobTold): DatedEvent => ({
+  uid: isLook ? `look-${day}` : `job-${keys[0]!.replace(/[^\w-]+/g, "-")}`,
+  ...lasting(day, minutesOf(isLook ? EVENING_ACT : MORNING_ACT), Math.max(ACT_MINUTES, Math.round(minutes))),
+  title: keys.length > 1 && isLook ? `${act}: ${keys.length} plantings` : lead,
+  text: isLook ? lead : text,
   alarmMinutes: ACT_ALARM,
 });
 

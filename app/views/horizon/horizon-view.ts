@@ -1,4 +1,4 @@
-import { lookTaskId, plannedPicks, ridgeDoubt, type PlantingOutlook } from "~/core/garden";
+import { plannedPicks, ridgeDoubt, type PlantingOutlook } from "~/core/garden";
 import type { UnitSystem } from "~/core/units";
 import { trackIndex } from "~/core/weather";
 import { usualFrost } from "../sentences/usual-frost";
@@ -151,11 +151,16 @@ function summaryOf(planned: Planned, units: UnitSystem): string[] {
 /** As fine as it can be drawn. */
 const drawn = (share: number) => Math.round(1000 * share) / 1000;
 
-/** What is due at a planting beside its picks, and the looks that the plan has at it, each on its day. */
-function marksOf(p: PlantingOutlook, { outlook, plan, today }: Planned, jobs: readonly JobTold[]) {
-  const looks = (plan.picks[lookTaskId(p.planting.id)] ?? []).map((day) => ({ day, kind: "look" as const, words: `Look at it, ${sayDay(outlook.days[day]!, today)}` })); // prettier-ignore
-  const due = jobs.filter((job) => job.plantingId === p.planting.id).map((job) => ({ day: outlook.days.indexOf(job.day), kind: "job" as const, words: `${job.act}, ${sayDay(job.day, today)}` })); // prettier-ignore
-  return [...looks, ...due].filter((mark) => mark.day >= 0);
+/** What is due at a planting beside its picks, looks among it, each on its day. */
+function marksOf(p: PlantingOutlook, { outlook, today }: Planned, jobs: readonly JobTold[]) {
+  return jobs
+    .filter((job) => job.plantingId === p.planting.id)
+    .map((job) => ({
+      day: outlook.days.indexOf(job.day),
+      kind: job.isLook ? ("look" as const) : ("job" as const),
+      words: `${job.isLook ? "Look at it" : job.act}, ${sayDay(job.day, today)}`,
+    })) // prettier-ignore
+    .filter((mark) => mark.day >= 0);
 }
 
 function bedsOf(planned: Planned, jobs: readonly JobTold[]) {

@@ -127,7 +127,7 @@ function walkIn(
   const look = (p: PlantingOutlook) => errandOf(p, "look", LOOK_MINUTES, 0);
   const planned = outlook.plantings.filter((p) => !picked.has(p.planting.id) && plan.rounds[lookTaskId(p.planting.id)]?.includes(round)); // prettier-ignore
   const pickedToday = (p: PlantingOutlook) => plannedPicks(p, plan.picks)[0]?.day === day;
-  const asked = isNext ? looksAsked(outlook.plantings).filter((p) => !pickedToday(p) && !plan.picks[lookTaskId(p.planting.id)]?.includes(day)) : []; // prettier-ignore
+  const asked = isNext ? looksAsked(outlook.plantings, outlook.actMarks, outlook.today).filter((p) => !pickedToday(p) && !plan.picks[lookTaskId(p.planting.id)]?.includes(day)) : []; // prettier-ignore
   return walk(
     asked.map(look).reduce(
       (errands, errand) => {
@@ -152,4 +152,11 @@ function errandOf(p: PlantingOutlook, doing: Errand["doing"], minutes: number, p
     pieces,
     grams: pieces * p.crop.pieceGrams.value,
   };
+}
+
+/** Whether a round of the plan comes to a planting on a day. */
+export function comesTo(planned: Planned, day: string, plantingId: string | null): boolean {
+  const n = planned.outlook.days.indexOf(day);
+  if (n < 0 || plantingId === null) return false;
+  return plannedRounds(planned, n).some((r) => r.walk.stops.some((s) => s.errands.some((e) => e.plantingId === plantingId))); // prettier-ignore
 }

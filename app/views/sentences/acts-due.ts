@@ -14,6 +14,7 @@ export interface JobTold {
   plantingId: string | null;
   /** "Stop watering". */
   act: string;
+  isLook: boolean;
   /** "Stop watering: Garlic, softneck (Root patch)". */
   lead: string;
   /** Why, and until when. */
@@ -25,6 +26,9 @@ export interface JobTold {
   minutes: number;
 }
 
+/** What a tick says of a look. */
+const NOTHING_NEW = "tap what you see on its page; done, where nothing is new";
+
 /** Jobs beside picking as they are said, each by itself: for whoever stands before it. */
 export function jobsTold({ outlook, today }: Planned, due: readonly ActDue[]): JobTold[] {
   return due.flatMap((act): JobTold[] => {
@@ -32,7 +36,10 @@ export function jobsTold({ outlook, today }: Planned, due: readonly ActDue[]): J
     const p = outlook.plantings.find((x) => (plantingId ? x.planting.id === plantingId : x.bed.id === bedId));
     if (!p) return [];
     const lead = leadOf(act, plantingId ? `${nameOf(p)} (${p.bed.name})` : p.bed.name, outlook.covers);
-    const reasons = [why, before ? `before ${sayDay(before, today)}` : ""].filter(Boolean).join("; ");
+    const isLook = act.act === "look again";
+    const reasons = isLook
+      ? NOTHING_NEW
+      : [why, before ? `before ${sayDay(before, today)}` : ""].filter(Boolean).join("; ");
     return [
       {
         keys: [key],
@@ -40,6 +47,7 @@ export function jobsTold({ outlook, today }: Planned, due: readonly ActDue[]): J
         bed: p.bed.name,
         plantingId,
         act: lead.slice(0, lead.indexOf(":")),
+        isLook,
         lead,
         text: reasons && `${capital(reasons)}.`,
         when: capital(sayDay(day, today)),
