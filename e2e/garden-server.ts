@@ -38,7 +38,7 @@ export class GardenServer {
 
   /** Starts it; unless it is to be met cold, its first plan is there, as it is for a server that has run for a moment. */
   async start({ cold = false } = {}): Promise<void> {
-    this.process = spawn("node", ["--import", "./e2e/fixed-clock.mjs", "--import", "tsx", "server/start.ts"], {
+    this.process = spawn("node", ["--import", "./e2e/fixed-clock.mjs", "build/node/start.js"], {
       env: this.env,
       stdio: "ignore",
     });

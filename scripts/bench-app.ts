@@ -30,7 +30,7 @@ const folder = mkdtempSync(path.join(tmpdir(), "akmedon-bench-"));
 const envOf = (file: string) => ({ ...process.env, NODE_ENV: "production", HOST: "127.0.0.1", PORT: String(PORT), AKMEDON_GARDEN: file, AKMEDON_DEMO: "1" }); // prettier-ignore
 
 async function started(file: string): Promise<ChildProcess> {
-  const server = spawn("node", ["--import", "tsx", "server/start.ts"], { env: envOf(file), stdio: "ignore" });
+  const server = spawn("node", ["build/node/start.js"], { env: envOf(file), stdio: "ignore" });
   for (let tries = 0; tries < 300; tries++) {
     if (await fetch(`${HOME}/icon.svg`).then((r) => r.ok, () => false)) return server; // prettier-ignore
     await new Promise((r) => setTimeout(r, 100));
@@ -106,7 +106,7 @@ async function measure(file: string): Promise<Measured> {
 /** How long a page takes from the start of a server until its first byte, ms. */
 async function fromStart(file: string, at: string): Promise<number> {
   const start = performance.now();
-  const server = spawn("node", ["--import", "tsx", "server/start.ts"], { env: envOf(file), stdio: "ignore" });
+  const server = spawn("node", ["build/node/start.js"], { env: envOf(file), stdio: "ignore" });
   try {
     for (;;) {
       const response = await fetch(HOME + at, { headers: { "User-Agent": "Mozilla/5.0 (bench)" } }).catch(() => undefined); // prettier-ignore

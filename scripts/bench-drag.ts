@@ -41,7 +41,7 @@ function growGarden(): void {
 }
 
 async function started(): Promise<ChildProcess> {
-  const server = spawn("node", ["--import", "tsx", "server/start.ts"], { env: { ...process.env, NODE_ENV: "production", HOST: "127.0.0.1", PORT: String(PORT), AKMEDON_GARDEN: file, AKMEDON_DEMO: "1" }, stdio: "ignore" }); // prettier-ignore
+  const server = spawn("node", ["build/node/start.js"], { env: { ...process.env, NODE_ENV: "production", HOST: "127.0.0.1", PORT: String(PORT), AKMEDON_GARDEN: file, AKMEDON_DEMO: "1" }, stdio: "ignore" }); // prettier-ignore
   for (let tries = 0; tries < 300; tries++) {
     if (await fetch(`${HOME}/health`).then((r) => r.ok, () => false)) return server; // prettier-ignore
     await new Promise((r) => setTimeout(r, 100));

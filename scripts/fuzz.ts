@@ -25,7 +25,7 @@ const file = path.join(folder, "demo.sqlite");
 const env = { ...process.env, NODE_ENV: "production", HOST: "127.0.0.1", PORT: String(PORT), AKMEDON_GARDEN: file, AKMEDON_DEMO: "1" }; // prettier-ignore
 const made = spawnSync("npx", ["tsx", "scripts/demo.ts"], { env, encoding: "utf8" });
 if (made.status !== 0) throw new Error(made.stderr);
-const server = spawn("node", ["--import", "tsx", "server/start.ts"], { env, stdio: ["ignore", "ignore", "inherit"] });
+const server = spawn("node", ["build/node/start.js"], { env, stdio: ["ignore", "ignore", "inherit"] });
 const random = seeded(SEED);
 const any = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
 

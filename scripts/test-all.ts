@@ -73,12 +73,7 @@ counted("crop data", run("crop data", "npx", ["tsx", "scripts/check-data.ts"]));
 const forUse = { NODE_ENV: "production" };
 const built =
   run("build", "npx", ["react-router", "build", "--logLevel", "error"], forUse) &&
-  run(
-    "the threads’ build",
-    "npx",
-    ["vite", "build", "--config", "vite.threads.config.ts", "--logLevel", "error"],
-    forUse,
-  );
+  run("the threads’ build", "npx", ["vite", "build", "--config", "vite.node.config.ts", "--logLevel", "error"], forUse);
 counted("build", built);
 interface Specs {
   specs: { title: string; tests: { status: string; projectName: string }[] }[];

@@ -116,7 +116,7 @@ async function send(
 }
 /** Starts a server and waits until it answers at an address: of itself at one that reads its file. */
 async function started(file: string, at = "/health"): Promise<ChildProcess> {
-  const server = spawn("node", ["--import", "tsx", "server/start.ts"], {
+  const server = spawn("node", ["build/node/start.js"], {
     env: {
       ...process.env,
       NODE_ENV: "production",
