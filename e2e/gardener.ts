@@ -4,8 +4,8 @@ import { GardenServer } from "./garden-server";
 let next = 0;
 
 /**
- * A page that is left as a person leaves it: once what was sent has been answered. A reload within the
- * same few milliseconds as a key press takes the request down before it reaches the server.
+ * A page that is met and left as a person does: once it answers, and once what was sent has been answered. A reload within
+ * the same few milliseconds as a key press takes the request down before it reaches the server.
  */
 function patient(page: Page): Page {
   const sent = new Set<unknown>();
@@ -18,9 +18,16 @@ function patient(page: Page): Page {
     for (let tries = 0; sent.size > 0 && tries < 200; tries++) await new Promise((resolve) => setTimeout(resolve, 50));
   };
   const { goto, reload } = { goto: page.goto.bind(page), reload: page.reload.bind(page) };
-  page.goto = async (...how) => (await answered(), goto(...how));
-  page.reload = async (...how) => (await answered(), reload(...how));
+  const alive = async <T>(answer: T) => (await page.waitForFunction(isAlive, undefined, { timeout: 10_000 }).catch(() => undefined), answer); // prettier-ignore
+  page.goto = async (...how) => (await answered(), alive(await goto(...how)));
+  page.reload = async (...how) => (await answered(), alive(await reload(...how)));
   return page;
+}
+
+/** Whether what is drawn answers to a click: a page that came from the server does not yet, for a moment. */
+function isAlive(): boolean {
+  const drawn = document.querySelector("main")?.lastElementChild;
+  return !drawn || Object.keys(drawn).some((key) => key.startsWith("__reactProps$"));
 }
 
 interface OwnServers {
