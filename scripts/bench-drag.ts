@@ -2,7 +2,7 @@ import { spawn, type ChildProcess } from "node:child_process";
 import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
-import { chromium, type Page } from "@playwright/test";
+import { chromium, type Browser, type Page } from "@playwright/test";
 import { PlanDesk, type PlanSheet } from "~/core/garden";
 import { openGarden } from "~/db/client.server";
 import { theGarden } from "~/db/garden/garden.server";
@@ -14,34 +14,39 @@ import { CHROMIUM } from "../e2e/chromium";
  * How soon a dragged pick tells its cost, in Chromium, in the demo's garden grown to sixty plantings: from the pointer's
  * crossing into another day until the first cost stands in the page, and until it is settled; the longest task of the
  * main thread and the longest time between two frames meanwhile; all of it with the processor as it is and slowed four
- * times. Beside it the same edits and the same solving in Node. Needs the build (`npm run build`). It sends to this
+ * times. Then, grown to 120 plantings, how smoothly it scrolls from top to bottom and back, and the longest task of the
+ * first load. Beside it the same edits and the same solving in Node. Needs the build (`npm run build`). It sends to this
  * machine only. Last line: one JSON object.
  *
  * BENCH_MOVES: moves measured at each speed (default 40).
  */
 const MOVES = Math.max(10, Number(process.env.BENCH_MOVES ?? 40));
 const PLANTINGS = 60;
+const MANY = 120;
+/** One turn of a wheel, and how many of them are measured each way. */
+const WHEEL_PX = 240;
+const WHEELS = 24;
 const PORT = 4196;
 const HOME = `http://127.0.0.1:${PORT}`;
 const MORE = ["12 leeks", "6 courgettes", "20 carrots", "30 bush beans", "8 kale", "12 beetroot", "10 salad rocket", "5 cucumbers", "16 chard", "40 onions", "6 peppers", "14 parsnips", "9 cabbage", "24 peas"]; // prettier-ignore
 
 const folder = mkdtempSync(path.join(tmpdir(), "akmedon-drag-"));
-const file = path.join(folder, "garden.sqlite");
+const fileOf = (plantings: number) => path.join(folder, `${plantings}.sqlite`);
 const quantile = (values: readonly number[], share: number) => [...values].sort((a, b) => a - b)[Math.floor(share * (values.length - 1))]!; // prettier-ignore
 const rounded = (ms: number) => Math.round(10 * ms) / 10;
 
-function growGarden(): void {
-  const db = openGarden(file);
+function growGarden(plantings: number): void {
+  const db = openGarden(fileOf(plantings));
   plantDemoGarden(db);
   const there = db.$client.prepare("select count(*) n from season s where not exists (select 1 from season_end e where e.season_id = s.id and e.withdrawn_at is null)").get() as { n: number }; // prettier-ignore
-  const lines = Array.from({ length: PLANTINGS - there.n }, (_, n) => ({ text: `${MORE[n % MORE.length]!}, sown ${1 + (n % 28)} ${n % 3 ? "May" : "June"} 2026` })); // prettier-ignore
+  const lines = Array.from({ length: plantings - there.n }, (_, n) => ({ text: `${MORE[n % MORE.length]!}, sown ${1 + (n % 28)} ${n % 3 ? "May" : "June"} 2026` })); // prettier-ignore
   const { left } = addTypedLines(db, theGarden(db)!, lines, "long-bed");
   if (left.length > 0) throw new Error(`not understood: ${left.map((l) => l.text).join("; ")}`);
   db.$client.close();
 }
 
-async function started(): Promise<ChildProcess> {
-  const server = spawn("node", ["build/node/start.js"], { env: { ...process.env, NODE_ENV: "production", HOST: "127.0.0.1", PORT: String(PORT), AKMEDON_GARDEN: file, AKMEDON_DEMO: "1" }, stdio: "ignore" }); // prettier-ignore
+async function started(plantings: number): Promise<ChildProcess> {
+  const server = spawn("node", ["build/node/start.js"], { env: { ...process.env, NODE_ENV: "production", HOST: "127.0.0.1", PORT: String(PORT), AKMEDON_GARDEN: fileOf(plantings), AKMEDON_DEMO: "1" }, stdio: "ignore" }); // prettier-ignore
   for (let tries = 0; tries < 300; tries++) {
     if (await fetch(`${HOME}/health`).then((r) => r.ok, () => false)) return server; // prettier-ignore
     await new Promise((r) => setTimeout(r, 100));
@@ -50,18 +55,25 @@ async function started(): Promise<ChildProcess> {
   throw new Error("the server did not start within thirty seconds");
 }
 
+async function ended(server: ChildProcess): Promise<void> {
+  const gone = new Promise((resolve) => server.once("exit", resolve));
+  server.kill("SIGTERM");
+  await gone;
+}
+
 interface Watch {
   moved: number;
   first: number;
   settled: number;
   longestTask: number;
   longestFrame: number;
+  frames: number[];
 }
 type Watched = typeof globalThis & { watch: Watch };
 
 /** Notes in the page when the pointer moved and when the cost stood there, and how long its tasks and frames took. */
 function watchPage() {
-  const watch: Watch = { moved: 0, first: 0, settled: 0, longestTask: 0, longestFrame: 0 };
+  const watch: Watch = { moved: 0, first: 0, settled: 0, longestTask: 0, longestFrame: 0, frames: [] };
   (globalThis as Watched).watch = watch;
   addEventListener("pointermove", () => (watch.moved ||= performance.now()), { capture: true });
   new MutationObserver(() => {
@@ -69,13 +81,14 @@ function watchPage() {
     if (!headline || headline.textContent.includes("working it out")) return;
     watch.first ||= performance.now();
     if (headline.hasAttribute("data-settled")) watch.settled ||= performance.now();
-  }).observe(document.body, { subtree: true, childList: true, characterData: true, attributes: true });
+  }).observe(document, { subtree: true, childList: true, characterData: true, attributes: true });
   new PerformanceObserver((list) => {
     for (const { duration } of list.getEntries()) watch.longestTask = Math.max(watch.longestTask, duration);
   }).observe({ type: "longtask" });
   let last = performance.now();
   const frame = (now: number) => {
     watch.longestFrame = Math.max(watch.longestFrame, now - last);
+    watch.frames.push(now - last);
     last = now;
     requestAnimationFrame(frame);
   };
@@ -122,6 +135,52 @@ async function drags(page: Page) {
   };
 }
 
+/** How long frames take while the page is scrolled to its end and back, as the processor is or slowed. */
+async function scrolls(page: Page) {
+  await page.mouse.move(700, 500);
+  await page.evaluate(() =>
+    Object.assign((globalThis as Watched).watch, { longestTask: 0, longestFrame: 0, frames: [] }),
+  );
+  for (const way of [1, -1])
+    for (let n = 0; n < WHEELS; n++) {
+      await page.mouse.wheel(0, way * WHEEL_PX);
+      await page.waitForTimeout(50);
+    }
+  const { longestTask, longestFrame, frames } = await page.evaluate(() => (globalThis as Watched).watch);
+  return { frames: frames.length, medianMs: rounded(quantile(frames, 0.5)), p95Ms: rounded(quantile(frames, 0.95)), longestFrameMs: rounded(longestFrame), longestTaskMs: rounded(longestTask) }; // prettier-ignore
+}
+
+/** The page of a garden, met as it is first: once it stands and its worker has solved the plan. */
+async function opened(page: Page): Promise<{ workerSolved: number }> {
+  const planner = page.waitForEvent("worker");
+  await page.goto(HOME, { waitUntil: "networkidle" });
+  const worker = await planner;
+  const solved = () => worker.evaluate(() => performance.getEntriesByName("plan solved")[0]?.duration ?? null);
+  let workerSolved = await solved();
+  while (workerSolved === null) {
+    await page.waitForTimeout(200);
+    workerSolved = await solved();
+  }
+  return { workerSolved };
+}
+
+/** The garden of many plantings: its first load and its scrolling, as the processor is and slowed. */
+async function ofMany(browser: Browser) {
+  const told: Record<string, object> = {};
+  for (const rate of [1, 4]) {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+    await page.addInitScript("globalThis.__name = (f) => f");
+    await page.addInitScript(watchPage);
+    const slow = await page.context().newCDPSession(page);
+    await slow.send("Emulation.setCPUThrottlingRate", { rate });
+    await opened(page);
+    const { longestTask } = await page.evaluate(() => (globalThis as Watched).watch);
+    told[rate === 1 ? "usual" : "slowed"] = { firstLoadTaskMs: rounded(longestTask), ...(await scrolls(page)) };
+    await page.close();
+  }
+  return told;
+}
+
 /** The same in Node: solving the plan, and settling moves of it. */
 function inNode(sheet: PlanSheet) {
   const desk = new PlanDesk(sheet);
@@ -146,20 +205,13 @@ function inNode(sheet: PlanSheet) {
 let server: ChildProcess | undefined;
 const browser = await chromium.launch(CHROMIUM);
 try {
-  growGarden();
-  server = await started();
+  growGarden(PLANTINGS);
+  growGarden(MANY);
+  server = await started(PLANTINGS);
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   // What translates this file names functions by a helper, which a page does not have.
   await page.addInitScript("globalThis.__name = (f) => f");
-  const planner = page.waitForEvent("worker");
-  await page.goto(HOME, { waitUntil: "networkidle" });
-  const worker = await planner;
-  const solved = () => worker.evaluate(() => performance.getEntriesByName("plan solved")[0]?.duration ?? null);
-  let workerSolved = await solved();
-  while (workerSolved === null) {
-    await page.waitForTimeout(200);
-    workerSolved = await solved();
-  }
+  const { workerSolved } = await opened(page);
   await page.evaluate(watchPage);
   const sheet = (await (await page.request.get(`${HOME}/plan.json`)).json()) as PlanSheet;
   const usual = await drags(page);
@@ -169,8 +221,13 @@ try {
   const slowed = await drags(page);
   console.log(`slowed four times: ${JSON.stringify(slowed)}`);
   const node = inNode(sheet);
+  await page.close();
+  await ended(server);
+  server = await started(MANY);
+  const many = await ofMany(browser);
+  console.log(`${MANY} plantings: ${JSON.stringify(many)}`);
   const { firstCostMs, settledMs, longestTaskMs, longestFrameMs } = usual;
-  console.log(JSON.stringify({ bench: "drag", node: process.version, chromium: browser.version(), plantings: sheet.plantings.length, moves: usual.moves, firstCostMs, settledMs, longestTaskMs, longestFrameMs, usual, slowed, solved: { workerMs: rounded(workerSolved), nodeMs: rounded(node.solvedMs), ratio: rounded(workerSolved / node.solvedMs) }, settledInNodeMs: rounded(node.settledMs) })); // prettier-ignore
+  console.log(JSON.stringify({ bench: "drag", node: process.version, chromium: browser.version(), plantings: sheet.plantings.length, moves: usual.moves, firstCostMs, settledMs, longestTaskMs, longestFrameMs, usual, slowed, solved: { workerMs: rounded(workerSolved), nodeMs: rounded(node.solvedMs), ratio: rounded(workerSolved / node.solvedMs) }, settledInNodeMs: rounded(node.settledMs), many: { plantings: MANY, ...many } })); // prettier-ignore
 } finally {
   await browser.close();
   server?.kill("SIGTERM");

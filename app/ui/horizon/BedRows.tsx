@@ -1,10 +1,11 @@
-import { memo } from "react";
+import { memo, type CSSProperties } from "react";
 import { Link } from "react-router";
 import { ReadinessArc } from "~/ui/arc/ReadinessArc";
 import type { HorizonView } from "~/views/horizon/horizon-view";
 import type { MoveTold } from "~/views/horizon/move-words";
 import type { Moving, RowPlanting } from "./moving";
 import { counted } from "~/views/words";
+import { BandStripes } from "./BandStripes";
 import { RidgeRow } from "./RidgeRow";
 
 type BedShown = HorizonView["beds"][number];
@@ -31,7 +32,15 @@ interface BedRowsProps {
 /** One bed with its plantings, a ridge each; how it looks is the board's. */
 export const BedRows = memo(function BedRows({ bed, view, move, after: supposed, isFolded, onFold }: BedRowsProps) {
   return (
-    <section className="bed" aria-label={bed.name} data-folded={isFolded || undefined}>
+    <section
+      className="bed"
+      aria-label={bed.name}
+      data-folded={isFolded || undefined}
+      style={rowsOf(isFolded ? 1 : bed.plantings.length)}
+    >
+      <div className="bed-bands" aria-hidden>
+        <BandStripes bands={view.bands} count={view.days.length} />
+      </div>
       <div className="bed-name">
         <h2>
           <a href={`/beds#${bed.id}`} tabIndex={-1}>
@@ -69,6 +78,9 @@ export const BedRows = memo(function BedRows({ bed, view, move, after: supposed,
     </section>
   );
 });
+
+/** How many rows a bed is high, for what is not drawn yet. */
+const rowsOf = (rows: number) => ({ "--rows": rows }) as CSSProperties;
 
 /** What a folded bed has, in a line. */
 function foldedWords({ plantings }: BedShown, { days }: HorizonView): string {

@@ -7,7 +7,6 @@ import { Quiet } from "~/ui/theme/parts";
 import { cropAndVariety } from "~/views/words";
 import type { Band } from "~/views/sky/bands";
 import { ink } from "~/ui/theme";
-import { BandStripes } from "./BandStripes";
 import { BedRows } from "./BedRows";
 import { BoardContext } from "./board-context";
 import { BOARD_CSS } from "./board-css";
@@ -15,7 +14,6 @@ import { PhoneDays, SkyStrip } from "./HorizonSky";
 import { FindField } from "./FindField";
 import { foundBeds } from "./found-beds";
 import { KeysSheet } from "./KeysSheet";
-import { LABELS } from "./layout";
 import { MoveCard } from "./MoveCard";
 import type { Moving, RowPlanting } from "./moving";
 import { usePlanActs } from "./plan-acts";
@@ -76,12 +74,23 @@ export function HorizonBoard({ view, after }: BoardProps) {
         Space takes it up, arrow keys move it, Space lets it go, Escape puts it back. Delete rules the day out.
       </span>
       <Box position="relative">
-        <Bands view={view} />
         {beds.length === 0 && (
           <Quiet padding="18px 28px" position="relative" zIndex="2">
             Nothing here is called “{sought.trim()}”.
           </Quiet>
         )}
+        <chakra.span
+          aria-hidden
+          display={{ base: "none", md: "block" }}
+          position="absolute"
+          left="15px"
+          top="20px"
+          bottom="40px"
+          borderLeft="2px dotted"
+          borderColor="plum"
+          opacity="0.7"
+          pointerEvents="none"
+        />
         <BoardContext value={view}>
           <AroundContext value={pick.around}>
             {beds.map((bed) => {
@@ -101,17 +110,6 @@ export function HorizonBoard({ view, after }: BoardProps) {
             })}
           </AroundContext>
         </BoardContext>
-        <chakra.span
-          aria-hidden
-          display={{ base: "none", md: "block" }}
-          position="absolute"
-          left="15px"
-          top="20px"
-          bottom="40px"
-          borderLeft="2px dotted"
-          borderColor="plum"
-          opacity="0.7"
-        />
       </Box>
       <Legend />
       <KeysSheet />
@@ -144,24 +142,6 @@ const NONE: ReadonlyMap<string, number[]> = new Map();
 
 const afterOf = ({ answer }: Moving): ReadonlyMap<string, number[]> =>
   answer?.cost && !answer.cost.blockedBy ? new Map(answer.cost.moved.map((m) => [m.plantingId, m.to])) : NONE;
-
-/** Frost, storm, heat and absence across all rows; the strip names them. On a phone each row has its own. */
-const Bands = memo(function Bands({ view }: { view: HorizonView }) {
-  return (
-    <Box
-      position="absolute"
-      top="0"
-      bottom="0"
-      right="0"
-      left={LABELS.md}
-      display={{ base: "none", md: "block" }}
-      pointerEvents="none"
-      zIndex="1"
-    >
-      <BandStripes bands={view.bands} count={view.days.length} />
-    </Box>
-  );
-});
 
 const Legend = memo(function Legend() {
   const swatch = (kind: Band["kind"], words: string) => (

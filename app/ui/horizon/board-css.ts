@@ -10,7 +10,19 @@ const HALO = `0 0 3px ${ink("paper")}, 0 0 3px ${ink("paper")}, 0 0 5px ${ink("p
  * each of its hundreds of parts.
  */
 export const BOARD_CSS: SystemStyleObject = {
-  "& .bed": { borderTop: "1px solid", borderColor: "line", position: "relative", paddingBlock: "6px" },
+  "& .bed": {
+    borderTop: "1px solid",
+    borderColor: "line",
+    position: "relative",
+    paddingBlock: "6px",
+    // A bed out of sight is neither laid out nor painted: gardens of many beds scroll and answer as small ones do.
+    contentVisibility: "auto",
+    minHeight: { md: "72px" },
+    "@media print": { contentVisibility: "visible" },
+    containIntrinsicBlockSize: { base: `auto calc(var(--rows) * 95px + 46px)`, md: "auto calc(var(--rows) * 48px + 13px)" },
+  },
+  // Frost, storm, heat and absence across the rows of a bed; the strip names them. On a phone each row has its own.
+  "& .bed-bands": { position: "absolute", top: "-1px", bottom: 0, right: 0, left: LABELS.md, display: { base: "none", md: "block" }, pointerEvents: "none", zIndex: 1 },
   "& .bed-name": {
     position: { base: "relative", md: "absolute" },
     zIndex: 3,
@@ -33,7 +45,8 @@ export const BOARD_CSS: SystemStyleObject = {
     borderRadius: "50%",
     background: "plum",
   },
-  "& .bed-fold": { position: "absolute", right: { base: "8px", md: "auto" }, left: { base: "auto", md: "18px" }, top: { base: "-2px", md: "24px" }, width: "40px", height: "36px", color: "soft", cursor: "pointer", zIndex: 3 },
+  // At the table below the bed's dot, so that a name of two lines has its place.
+  "& .bed-fold": { position: "absolute", right: { base: "8px", md: "auto" }, left: { base: "auto", md: "-1px" }, top: { base: "-2px", md: "15px" }, width: { base: "40px", md: "32px" }, height: "36px", color: "soft", textShadow: HALO, cursor: "pointer", zIndex: 3 },
   "& .bed-folded": { margin: 0, minHeight: { base: "34px", md: "52px" }, paddingLeft: { base: "16px", md: "178px" }, paddingRight: "16px", display: "flex", alignItems: "center", color: "soft", position: "relative", zIndex: 2 },
   "& .planting": {
     display: { base: "block", md: "grid" },
