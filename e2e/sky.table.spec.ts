@@ -121,6 +121,8 @@ test("the hours of a day on demand, with its minutes by part; a bed covered for 
   await page.getByRole("link", { name: "Hours of Wed 23 Sep" }).click();
   const hours = page.getByRole("region", { name: "Hours of Wed 23 Sep" });
   await expect(hours).toContainText(/Leaves (wet|dry)/);
+  // The chart is loaded now, and not before.
+  await expect(hours.locator(".recharts-line path").first()).toBeVisible();
   await hours.getByLabel(/Midday/).fill("25");
   await hours.getByRole("button", { name: "Set" }).nth(1).click();
   await expect(page.getByRole("slider", { name: "Minutes on Wed 23 Sep" })).toHaveAttribute("aria-valuenow", "70");

@@ -1,26 +1,18 @@
 import { Box, chakra } from "@chakra-ui/react";
-import {
-  Bar as Column,
-  CartesianGrid,
-  ComposedChart,
-  Line,
-  ReferenceArea,
-  ResponsiveContainer,
-  XAxis,
-  YAxis,
-} from "recharts";
+import { Suspense, lazy } from "react";
 import { Link } from "react-router";
 import { SLOTS, type Slot } from "~/core/hands";
 import { type UnitSystem } from "~/core/units";
 import type { SkyView } from "~/views/sky/sky-view";
 import { Action, Bar, Quiet, TextInput } from "~/ui/theme/parts";
-import { ink } from "~/ui/theme";
 import { Answer } from "./Answer";
+import { runs } from "./hour-runs";
 import { useSkyDesk } from "./useSkyDesk";
-import { sayClock, sayTemperature } from "~/views/words";
+import { sayClock } from "~/views/words";
 
 type Shown = NonNullable<SkyView["shown"]>;
-type Hour = Shown["hours"][number];
+
+const HoursChart = lazy(() => import("./HoursChart"));
 
 const SLOT_WORDS: Record<UnitSystem, Record<Slot, string>> = {
   metric: { morning: "Cool morning, 6 to 10", midday: "Midday, 10 to 16", evening: "Evening, 16 to 21" },
@@ -52,69 +44,9 @@ export function DayHours({ shown, units }: { shown: Shown; units: UnitSystem }) 
       <Box display="grid" gridTemplateColumns={{ base: "minmax(0, 1fr)", lg: "minmax(0, 1fr) 300px" }} gap="20px">
         <Box minWidth="0">
           <Box height="230px" aria-hidden>
-            <ResponsiveContainer width="100%" height="100%">
-              <ComposedChart data={hours} margin={{ top: 8, right: 8, bottom: 0, left: -18 }}>
-                <CartesianGrid stroke={ink("line")} vertical={false} />
-                {runs(hours, (h) => h.wet !== null).map(([from, to]) => (
-                  <ReferenceArea
-                    key={`w${from}`}
-                    yAxisId="c"
-                    x1={from}
-                    x2={to}
-                    fill={ink("slateWash")}
-                    fillOpacity={0.9}
-                  />
-                ))}
-                {runs(hours, (h) => h.stop !== null).map(([from, to]) => (
-                  <ReferenceArea
-                    key={`s${from}`}
-                    yAxisId="c"
-                    x1={from}
-                    x2={to}
-                    stroke={ink("persimmon")}
-                    fill={ink("persimmonFill")}
-                    fillOpacity={0.15}
-                  />
-                ))}
-                <XAxis
-                  dataKey="clock"
-                  interval="equidistantPreserveStart"
-                  minTickGap={14}
-                  tickFormatter={(clock: string) =>
-                    units === "us" ? sayClock(clock, units) : String(Number(clock.slice(0, 2)))
-                  }
-                  stroke={ink("soft")}
-                  tick={{ fill: ink("ink"), fontSize: 14 }}
-                />
-                <YAxis
-                  yAxisId="c"
-                  stroke={ink("soft")}
-                  tick={{ fill: ink("ink"), fontSize: 14 }}
-                  tickFormatter={(c: number) => sayTemperature(c, units)}
-                  domain={["dataMin - 1", "dataMax + 1"]}
-                  allowDecimals={false}
-                />
-                <YAxis yAxisId="mm" orientation="right" hide domain={[0, (max: number) => Math.max(4, max * 2)]} />
-                <Column yAxisId="mm" dataKey="rainMm" fill={ink("slate")} barSize={10} isAnimationActive={false} />
-                <Line
-                  yAxisId="c"
-                  dataKey="airC"
-                  stroke={ink("plum")}
-                  strokeWidth={3}
-                  dot={false}
-                  isAnimationActive={false}
-                />
-                <Line
-                  yAxisId="c"
-                  dataKey="dewPointC"
-                  stroke={ink("slate")}
-                  strokeWidth={2}
-                  strokeDasharray="5 4"
-                  dot={false}
-                  isAnimationActive={false}
-                />
-              </ComposedChart>
-            </ResponsiveContainer>
+            <Suspense>
+              <HoursChart hours={hours} units={units} />
+            </Suspense>
           </Box>
           <Quiet size="small" margin="4px 0 0">
             Thick line: the air. Dashed: its dew point. Washed blue: leaves wet. Bars: rain
@@ -126,21 +58,6 @@ export function DayHours({ shown, units }: { shown: Shown; units: UnitSystem }) 
       </Box>
     </chakra.section>
   );
-}
-
-/** Stretches of hours for which something holds, by clock. */
-function runs(hours: readonly Hour[], holds: (h: Hour) => boolean): [string, string][] {
-  const found: [string, string][] = [];
-  let start: string | null = null;
-  hours.forEach((h, n) => {
-    if (holds(h)) start ??= h.clock;
-    const next = hours[n + 1];
-    if (start && (!next || !holds(next))) {
-      found.push([start, next?.clock ?? h.clock]);
-      start = null;
-    }
-  });
-  return found;
 }
 
 const clockRange = ([from, to]: [string, string]) => `${from} to ${to === "23:00" ? "midnight" : to}`;
