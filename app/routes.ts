@@ -20,6 +20,7 @@ export default [
     route("notes/sheets", "routes/sheets.tsx"),
     route("notes/:cropId", "routes/crop-notes.tsx"),
   ]),
+  route("check/:plantingId/sheet", "routes/check-sheet.ts"),
   route("jumps", "routes/jumps.ts"),
   route("plan.csv", "routes/plan-csv.ts"),
   route("plan.json", "routes/plan-json.ts"),

@@ -9,7 +9,7 @@ export {
   PlantingWishes,
 } from "./garden-state";
 export { BED_MINUTES, ROUND_MINUTES } from "./plan-problem";
-export { HORIZON_DAYS, lookAhead, type GardenOutlook, type KeptOutlooks } from "./look-ahead";
+export { HORIZON_DAYS, lookAhead, plantingSheet, type GardenOutlook, type KeptOutlooks } from "./look-ahead";
 export { lastDayOf, type GardenSky } from "./garden-sky";
 export { pickInRound, plannedPicks, plantingOfTask, type PlannedPick } from "./planned-picks";
 export { piecesTaken, plantingParts, type PlantingPart } from "./planting-parts";
@@ -40,3 +40,4 @@ export { actsDue, type ActDue } from "./acts-due";
 export { roundFor } from "./job-minutes";
 export { ridgeDoubt } from "./ridge-doubt";
 export { actDayOf } from "./lift-ways";
+export { outlookFrom, ownSheet, withLookNow, type LookNow, type PlantingSheet } from "./planting-sheet";

@@ -10,19 +10,16 @@ import { learnerOf } from "./first-picks";
 import { gardenSky, type GardenSky } from "./garden-sky";
 import type { GardenState, PlantingState } from "./garden-state";
 import { HouseholdLimits, limitsOfPlan } from "./household-limits";
-import { asTheHouseholdWants } from "./household-parts";
 import { lookRestsUntil } from "./look-rests";
-import { withLook } from "./looks-due";
 import type { ActMark } from "./act-mark";
 import { lessJobs } from "./job-minutes";
-import { liftActs, withLiftActs } from "./lift-ways";
+import { liftActs } from "./lift-ways";
 import { inRounds, roundsAhead, type DayRound } from "./day-rounds";
 import { planProblem } from "./plan-problem";
-import { withProtections } from "./protections";
-import { withStrip } from "./strips";
 import { withWanted, type WantedDay } from "./wanted-days";
 import { yieldLearnerOf } from "./season-yields";
-import { plantingOutlook, type PlantingOutlook, type PlantingSetting } from "./planting-outlook";
+import type { PlantingOutlook } from "./planting-outlook";
+import { outlookFrom, type PlantingSheet } from "./planting-sheet";
 
 export const HORIZON_DAYS = 14;
 
@@ -71,33 +68,18 @@ export function lookAhead(
   horizonDays = HORIZON_DAYS,
   kept: KeptOutlooks = { plantings: new Map() },
 ): GardenOutlook {
-  const sky = keptSky(garden, horizonDays, kept);
-  const terms = keptTerms(garden, sky, kept);
-  const limits = garden.limits ?? NO_LIMITS;
-  const taughtBefore = keptTaught(sky, catalogue, kept);
-  const learner = learnerOf(garden, catalogue, sky.normals, taughtBefore.picks);
-  const yields = yieldLearnerOf(garden, catalogue, sky.normals, taughtBefore.yields);
+  const looking = lookingAt(garden, catalogue, horizonDays, kept);
+  const { sky, terms, limits } = looking;
   const plantings = garden.plantings.map((planting) => {
-    const crop = catalogue.find((c) => c.id === planting.cropId);
-    const bed = garden.beds.find((b) => b.id === planting.bedId);
-    if (!crop) throw new RangeError(`cropId: no crop “${planting.cropId}”`);
-    if (!bed) throw new RangeError(`bedId: no bed “${planting.bedId}”`);
-    const around = {
-      crop,
-      bed,
-      variety: varietyOf(garden, planting),
-      schools: garden.schools.filter((s) => s.cropId === crop.id),
-      covers: garden.covers.filter((c) => c.bedId === bed.id),
-    };
+    const around = looking.around(planting);
+    const { crop, bed } = around;
     const taught = garden.firstPicks.filter((f) => f.cropId === crop.id);
-    const bears = yields(crop, planting.variety);
     // Which days are asked for is the plan's to know: the outlook stands.
     const { pickOn: _, notOn: __, ...wishes } = planting.wishes ?? { pickOn: [], notOn: [] };
     const acts = liftActs(crop, planting, garden.actMarks, garden.today);
-    const restsUntil = lookRestsUntil(crop, planting, garden.actMarks);
     const key = JSON.stringify([
       { ...planting, wishes },
-      restsUntil,
+      lookRestsUntil(crop, planting, garden.actMarks),
       acts.map(({ rule, done }) => [rule.id, done]),
       bed,
       limits,
@@ -105,14 +87,9 @@ export function lookAhead(
       around.schools,
       around.covers,
       taught,
-      bears,
+      looking.bears(planting, crop),
     ]);
-    return keptOutlook(kept, key, planting, crop, terms, () => {
-      const setting: PlantingSetting = { ...around, bears, learnt: learner(crop.id, planting.variety) };
-      const under = (nights: CoverNight[]) => asTheHouseholdWants(plantingOutlook(planting, { ...setting, covers: [...around.covers, ...nights] }, sky, terms), limits, sky.days); // prettier-ignore
-      const shielded = withStrip(withProtections(under([]), under, sky, terms), sky, terms);
-      return withLook(withLiftActs(shielded, sky.today, terms, acts), terms, restsUntil);
-    });
+    return keptOutlook(kept, key, planting, crop, terms, () => outlookFrom(looking.sheet(planting)));
   });
   for (const id of kept.plantings.keys()) if (!garden.plantings.some((p) => p.id === id)) kept.plantings.delete(id);
   const minutesFree = terms.map((t) => t.minutes);
@@ -132,6 +109,53 @@ export function lookAhead(
     unwished,
     ...withWanted(unwished, rounds, plantings.map(dayWishesOf)),
   };
+}
+
+/**
+ * What one planting's outlook is worked out from, as `lookAhead` does it.
+ *
+ * @param kept - of earlier calls, as in `lookAhead`
+ * @returns undefined where there is no such planting
+ * @throws {RangeError} for an unknown crop or bed
+ */
+export function plantingSheet(
+  garden: GardenState,
+  catalogue: Catalogue,
+  plantingId: string,
+  kept: KeptOutlooks = { plantings: new Map() },
+): PlantingSheet | undefined {
+  const planting = garden.plantings.find((p) => p.id === plantingId);
+  return planting && lookingAt(garden, catalogue, HORIZON_DAYS, kept).sheet(planting);
+}
+
+/** A garden as its plantings are looked at: the sky, the hands, and what stands around each. */
+function lookingAt(garden: GardenState, catalogue: Catalogue, horizonDays: number, kept: KeptOutlooks) {
+  const sky = keptSky(garden, horizonDays, kept);
+  const terms = keptTerms(garden, sky, kept);
+  const limits = garden.limits ?? NO_LIMITS;
+  const taughtBefore = keptTaught(sky, catalogue, kept);
+  const learner = learnerOf(garden, catalogue, sky.normals, taughtBefore.picks);
+  const yields = yieldLearnerOf(garden, catalogue, sky.normals, taughtBefore.yields);
+  const bears = (planting: PlantingState, crop: Crop) => yields(crop, planting.variety);
+  const around = (planting: PlantingState) => {
+    const crop = catalogue.find((c) => c.id === planting.cropId);
+    const bed = garden.beds.find((b) => b.id === planting.bedId);
+    if (!crop) throw new RangeError(`cropId: no crop “${planting.cropId}”`);
+    if (!bed) throw new RangeError(`bedId: no bed “${planting.bedId}”`);
+    return {
+      crop,
+      bed,
+      variety: varietyOf(garden, planting),
+      schools: garden.schools.filter((s) => s.cropId === crop.id),
+      covers: garden.covers.filter((c) => c.bedId === bed.id),
+    };
+  };
+  const sheet = (planting: PlantingState): PlantingSheet => {
+    const of = around(planting);
+    const setting = { ...of, bears: bears(planting, of.crop), learnt: learner(of.crop.id, planting.variety) };
+    return { planting, setting, limits, actMarks: garden.actMarks, sky, terms };
+  };
+  return { sky, terms, limits, around, bears, sheet };
 }
 
 /** The sky, kept while weather, place and day stand. */

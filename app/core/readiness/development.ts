@@ -1,7 +1,7 @@
 import type { Crop, School } from "../crops";
 import { addDays, type IsoDay } from "../calendar";
 import { normalDegreeDays, thermalTime, type ClimateNormals, type SkyTrack, type ThermalTime } from "../weather";
-import { packetNotKnown, type Learnt } from "./learning";
+import { asLearnt, packetNotKnown, type Learnt } from "./learning";
 import { pieceSpread, type PieceSpread } from "./piece-spread";
 import {
   normalDaysTo,
@@ -87,7 +87,7 @@ export function development(
   const plain = days
     ? requirementFromDays(normals, from, Math.max(0.5, days.low), Math.max(0.5, days.high), baseC, upperC)
     : fromHeat(need, normals, baseC, upperC);
-  const requirement = days ? plain : learnt.requirement(plain);
+  const requirement = days ? plain : asLearnt(learnt, plain);
   const readyAfter = normalDaysTo(plain.median, normals, from, baseC, upperC);
   const heatNear = (days: number) => normalHeat(normals, addDays(from, readyAfter), days, baseC, upperC);
   const closes = 1 + Math.max(0.02, heatNear(days ? crop.windowDays.value : need.windowDays) / plain.median);

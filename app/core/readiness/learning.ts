@@ -5,11 +5,20 @@ import type { ThermalRequirement } from "./requirement";
 export interface Learnt {
   /** First picks of this variety and of others of the crop. */
   picks: number;
-  /** The packet's requirement, corrected. */
-  requirement: (packet: ThermalRequirement) => ThermalRequirement;
+  /** Of the median's logarithm, and what stays unknown of it; null: as the packet says. */
+  shift: { log: number; variance: number } | null;
 }
 
-export const packetNotKnown: Learnt = { picks: 0, requirement: (packet) => packet };
+export const packetNotKnown: Learnt = { picks: 0, shift: null };
+
+/** The packet's requirement, corrected by what was learnt. */
+export function asLearnt({ shift }: Learnt, packet: ThermalRequirement): ThermalRequirement {
+  if (!shift) return packet;
+  return {
+    median: packet.median * Math.exp(shift.log),
+    logSpread: Math.min(packet.logSpread, Math.sqrt(shift.variance + SHARE.season * packet.logSpread ** 2)),
+  };
+}
 
 /**
  * Shares of the packet's variance (log): what stays with the crop in this garden, what stays with the
@@ -64,11 +73,5 @@ export function learntFrom(picks: readonly FirstPick[], variety: string): Learnt
     variety,
     { shared: SHARE.crop * typical, group: SHARE.variety * typical, noise: SHARE.season * typical + PICKING_SPREAD ** 2 }, // prettier-ignore
   );
-  return {
-    picks: picks.length,
-    requirement: (packet) => ({
-      median: packet.median * Math.exp(shift),
-      logSpread: Math.min(packet.logSpread, Math.sqrt(variance + SHARE.season * packet.logSpread ** 2)),
-    }),
-  };
+  return { picks: picks.length, shift: { log: shift, variance } };
 }

@@ -16,7 +16,10 @@ import {
   type DayRound,
   type GardenOutlook,
   type GardenState,
+  ownSheet,
+  plantingSheet,
   type KeptOutlooks,
+  type PlantingSheet,
   type PayingAct,
   type PlanSum,
   type TaskProtection,
@@ -66,6 +69,12 @@ export function planGarden(db: Db, row: GardenRow, kept: KeptPlan): Planned {
     kept.base = base;
   }
   return kept.planned;
+}
+
+/** What one planting's verdict is worked out from, to be sent; undefined where there is none. */
+export function sheetOfPlanting(db: Db, row: GardenRow, plantingId: string, kept: KeptPlan): PlantingSheet | undefined {
+  const sheet = plantingSheet(gardenState(db, row, todayOf(row)), cropsOf(db), plantingId, kept.outlooks);
+  return sheet && ownSheet(sheet);
 }
 
 /** The picks of a plan, by their days. */

@@ -4,4 +4,4 @@ if (process.env.NODE_ENV !== "production") (await import("tsx/esm/api")).registe
 const built = new URL("../../../build/node/plan.js", import.meta.url);
 const tasks = await (process.env.NODE_ENV === "production" ? import(built.href) : import("./plan.worker.ts"));
 
-export const { plan, advice, planSupposed, ledgerPart } = tasks;
+export const { plan, advice, planSupposed, ledgerPart, sheet } = tasks;

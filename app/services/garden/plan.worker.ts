@@ -1,11 +1,11 @@
-import type { KeptOutlooks, PlantingOutlook } from "~/core/garden";
+import type { KeptOutlooks, PlantingOutlook, PlantingSheet } from "~/core/garden";
 import { openGarden, type Db } from "~/db/client.server";
 import type { GardenRow } from "~/db/garden/garden.server";
 import type { LedgerMark } from "~/db/ledger/picks-in-order.server";
 import type { Planned } from "~/views/planned";
 import { csvPart, type CsvPart } from "../ledger/ledger-csv.server";
 import { setClockBy } from "./clock.server";
-import { adviceOn, planGarden, type Advice, type KeptPlan } from "./plan-garden.server";
+import { adviceOn, planGarden, sheetOfPlanting, type Advice, type KeptPlan } from "./plan-garden.server";
 import { planSupposedly, type SupposedPlan, type Supposing } from "./plan-supposed.server";
 
 export interface PlanAsked {
@@ -66,6 +66,20 @@ export function plan({ file, row, now, has }: PlanAsked): PlanSent {
       return { id, news };
     }),
   };
+}
+
+export interface SheetAsked {
+  file: string;
+  row: GardenRow;
+  now: number;
+  plantingId: string;
+}
+
+/** What one planting's verdict is worked out from. */
+export function sheet({ file, row, now, plantingId }: SheetAsked): PlantingSheet | undefined {
+  setClockBy(now);
+  const { db, kept } = heldOf(file);
+  return db.transaction(() => sheetOfPlanting(db, row, plantingId, kept));
 }
 
 export interface SupposedAsked extends Supposing {

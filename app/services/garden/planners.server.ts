@@ -1,5 +1,6 @@
 import path from "node:path";
 import { Piscina } from "piscina";
+import type { PlantingSheet } from "~/core/garden";
 import type { Db } from "~/db/client.server";
 import type { GardenRow } from "~/db/garden/garden.server";
 import type { Planned } from "~/views/planned";
@@ -7,7 +8,7 @@ import { gardenNow } from "./clock.server";
 import { cropsOf } from "./household-crops.server";
 import { askedOf, type Advice } from "./plan-garden.server";
 import type { SupposedPlan, Supposing } from "./plan-supposed.server";
-import type { PlanAsked, PlanSent, SupposedAsked } from "./plan.worker";
+import type { PlanAsked, PlanSent, SheetAsked, SupposedAsked } from "./plan.worker";
 
 /** What a plan, or asking it again, may take: longer or more than this, and it is ended. Our judgement. */
 const MOST_MS = 60_000;
@@ -62,7 +63,7 @@ function thread(of: Name): Thread {
  */
 export async function inThread(
   of: Name,
-  name: "plan" | "advice" | "planSupposed" | "ledgerPart",
+  name: "plan" | "advice" | "planSupposed" | "ledgerPart" | "sheet",
   asked: object,
 ): Promise<unknown> {
   const { pool, gone } = thread(of);
@@ -98,6 +99,12 @@ export async function planApart(db: Db, row: GardenRow): Promise<Planned> {
   });
   held.set(db, { message: sent.message, plantings: new Map(plantings.map((p) => [p.planting.id, p])) });
   return { ...sent.planned, outlook: { ...sent.planned.outlook, plantings } };
+}
+
+/** What one planting's verdict is worked out from, from the thread that judged it. */
+export async function sheetApart(db: Db, row: GardenRow, plantingId: string): Promise<PlantingSheet | undefined> {
+  const asked: SheetAsked = { file: db.$client.name, row, now: gardenNow(row).getTime(), plantingId };
+  return (await inThread("planner", "sheet", asked)) as PlantingSheet | undefined;
 }
 
 /** What a plan cannot fit and which acts pay, found in a thread of its own. */

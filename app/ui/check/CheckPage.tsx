@@ -10,6 +10,7 @@ import { CheckLayout } from "./CheckLayout";
 import { CuePanel } from "./CuePanel";
 import { NoteLines, type NoteShown } from "./NoteLines";
 import { useLooks } from "./useLooks";
+import { useTaps } from "./useTaps";
 import { HowToTake, VerdictHead } from "./VerdictCard";
 
 interface CheckPageProps {
@@ -25,6 +26,7 @@ interface CheckPageProps {
 /** One planting that grows: the telling cues, the verdict moving as they are tapped, and what came off it. */
 export function CheckPage({ view, today, containers, units, notes, strip }: CheckPageProps) {
   const { tapped, tap, count, pending, note } = useLooks(view.id, view.crop);
+  const { shown, isTold, onTap } = useTaps(view, tap);
   const facts = [view.variety, view.bed, view.stand, view.started].filter(Boolean);
   return (
     <Page>
@@ -33,16 +35,10 @@ export function CheckPage({ view, today, containers, units, notes, strip }: Chec
         <QuietSpan>{facts.join(" · ")}</QuietSpan>
       </Bar>
       <CheckLayout
-        verdict={<VerdictHead view={view} pending={pending} />}
+        verdict={<VerdictHead view={shown} pending={pending && !isTold} />}
         cues={
           <>
-            <CuePanel
-              view={view}
-              units={units}
-              tapped={tapped}
-              onTap={(...look) => void tap(...look)}
-              onCount={count}
-            />
+            <CuePanel view={view} units={units} tapped={tapped} onTap={onTap} onCount={count} />
             {note && <p>{note}</p>}
           </>
         }

@@ -10,24 +10,27 @@ export interface LookDetail {
   share?: number;
 }
 
+const WAITS = "No signal: the look is kept, and goes out when it is back.";
+
 /** Sends each tap at once and shows it as chosen meanwhile; without signal it is kept and sent later. */
 export function useLooks(plantingId: string, crop: string) {
-  const { send } = useOutbox();
+  const { send, waiting } = useOutbox();
   const [tapped, setTapped] = useState<Record<string, string>>({});
   const [sending, setSending] = useState(0);
   const [note, setNote] = useState<string | null>(null);
+  const [waits, setWaits] = useState(false);
   const sendNow = async (body: EntryBody, words: string) => {
     setSending((n) => n + 1);
     const result = await send(body, words);
     setSending((n) => n - 1);
-    if (result.status === "waits for signal")
-      setNote("No signal: the look is kept, the verdict follows when it is back.");
-    else setNote(result.status === "refused" ? result.sentence : null);
+    setWaits(result.status === "waits for signal");
+    setNote(result.status === "refused" ? result.sentence : null);
+    return result.status;
   };
   return {
     tapped,
     pending: sending > 0,
-    note,
+    note: waits && waiting > 0 ? WAITS : note,
     tap: (cueId: string, readingId: string, { sampleOf, measuredMm, share }: LookDetail = {}) => {
       // Of shares the server's answer shows how they stand side by side.
       if (share === undefined) setTapped((before) => ({ ...before, [cueId]: readingId }));
@@ -45,7 +48,8 @@ export function useLooks(plantingId: string, crop: string) {
         `${crop}: a look`,
       );
     },
-    count: (what: "ready" | "leaves", number: string) =>
-      sendNow({ kind: "count", plantingId, what, number }, `${crop}: ${number} counted`),
+    count: async (what: "ready" | "leaves", number: string) => {
+      await sendNow({ kind: "count", plantingId, what, number }, `${crop}: ${number} counted`);
+    },
   };
 }

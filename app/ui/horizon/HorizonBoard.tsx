@@ -2,7 +2,7 @@ import { Box, chakra } from "@chakra-ui/react";
 import { Suspense, lazy, memo, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import type { HorizonView } from "~/views/horizon/horizon-view";
 import { moveTold } from "~/views/horizon/move-words";
-import { whenIdle } from "./when-idle";
+import { whenIdle } from "~/ui/shell/when-idle";
 import { Quiet } from "~/ui/theme/parts";
 import { cropAndVariety } from "~/views/words";
 import type { Band } from "~/views/sky/bands";

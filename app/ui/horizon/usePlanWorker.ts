@@ -3,7 +3,7 @@ import { useCallback, useEffect, useRef } from "react";
 import type { PickMove } from "~/core/garden";
 import type { MoveAnswer, PlanWorker } from "./plan.worker";
 import type { AskAround } from "./useAround";
-import { whenIdle } from "./when-idle";
+import { whenIdle } from "~/ui/shell/when-idle";
 
 type Asker = (move: PickMove, tell: (answer: MoveAnswer) => void) => void;
 

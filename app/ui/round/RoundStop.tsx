@@ -4,6 +4,7 @@ import { CuePanel } from "~/ui/check/CuePanel";
 import { EndedCard } from "~/ui/check/EndedCard";
 import { HowToTake, VerdictHead } from "~/ui/check/VerdictCard";
 import { useLooks } from "~/ui/check/useLooks";
+import { useTaps } from "~/ui/check/useTaps";
 import { Jobs } from "~/ui/garden/Jobs";
 import { Action, Bar, PageName, QuietSpan } from "~/ui/theme/parts";
 import type { ContainerToChoose } from "~/views/ledger/container-words";
@@ -77,13 +78,14 @@ type GrowingStopProps = Pick<RoundStopProps, "errand" | "round" | "containers" |
 
 function GrowingStop({ errand, view, round, containers, onDone }: GrowingStopProps) {
   const { tapped, tap, count, pending, note } = useLooks(errand.id, view.crop);
+  const { shown, isTold, onTap } = useTaps(view, tap);
   const { units, today, roundId } = round;
   return (
     <CheckLayout
-      verdict={<VerdictHead view={view} pending={pending} />}
+      verdict={<VerdictHead view={shown} pending={pending && !isTold} />}
       cues={
         <>
-          <CuePanel view={view} units={units} tapped={tapped} onTap={(...look) => void tap(...look)} onCount={count} />
+          <CuePanel view={view} units={units} tapped={tapped} onTap={onTap} onCount={count} />
           {note && <p>{note}</p>}
         </>
       }

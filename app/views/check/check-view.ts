@@ -2,7 +2,6 @@ import { cautionOf } from "~/core/crops";
 import { isCounted, piecesTaken, plannedPicks, type PlannedPick, type PlantingOutlook } from "~/core/garden";
 import { plantsOf } from "~/core/life";
 import type { DayRange } from "~/core/readiness";
-import { stageInWords } from "../sentences/stage";
 import { eitherDay, pickReason, sayPlannedDay } from "../sentences/pick";
 import type { UnitSystem } from "~/core/units";
 import type { Planned } from "../planned";
@@ -11,14 +10,13 @@ import { cueView } from "./cue-view";
 import { standingsOf } from "./standings";
 import { toldBy } from "../sentences/told";
 import { afterSentence, howToTake, notToDo, waitingSentence } from "../sentences/how-to";
-import { conflictSentence, verdictSentence } from "../sentences/verdict";
+import { verdictNow } from "./verdict-now";
 
 export type CheckView = NonNullable<ReturnType<typeof checkView>>;
 
 /** Below this a cue's answer would tell too little to lead with (bits): our judgement. */
 const TELLING_BITS = 0.08;
 const WAITS = ["leave", "look again", "wait dry", "seed", "stop", "hold"];
-const URGENT = ["take today", "take some", "take early", "clear", "past", "unfit", "settle", "hold"];
 const TAKES = ["ready", "take today", "take some", "take early", "clear", "past"];
 
 /** One planting as the check and the round show it; undefined when it does not grow. */
@@ -58,10 +56,7 @@ function whatToDo(p: PlantingOutlook, planned: Planned) {
   const planDay = first?.day;
   const waits = WAITS.includes(j.verdict.kind);
   return {
-    arc: j.arc,
-    stage: stageInWords(j.odds),
-    verdict: verdictSentence({ ...j.verdict, said: [] }, { crop, today, units }),
-    urgent: URGENT.includes(j.verdict.kind),
+    ...verdictNow(p, today, units),
     sure: inTenths(j.verdict.probability),
     how: howToTake(crop, p.ways, j.verdict),
     not: notToDo(crop, p.ways, j.verdict),
@@ -71,7 +66,6 @@ function whatToDo(p: PlantingOutlook, planned: Planned) {
       : cautionOf(crop),
     opens: rangeInWords(j.window.opens, today),
     closes: rangeInWords(j.window.closes, today),
-    conflict: j.conflict && conflictSentence(j.conflict),
     /** What the garden has told beyond the cues, a line each. */
     told: [...j.verdict.said.map((advice) => `${capital(advice)}.`), ...toldBy(p, planned)],
     planToday: planDay === 0 && waits ? planTodayWords(planned, p, first!.pieces) : null,
