@@ -1,9 +1,10 @@
-import { spawn, spawnSync, type ChildProcess } from "node:child_process";
+import { spawn, spawnSync } from "node:child_process";
 import { mkdtempSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
 import { openGarden } from "~/db/client.server";
 import { takeEntries } from "~/services/entries/take-entries.server";
+import { ended, gardenEnv, runningGarden } from "./running-garden";
 import { makeTwentyYears } from "./twenty-years";
 
 /**
@@ -27,17 +28,6 @@ const PAGES = { horizon: "/", round: "/round", check: "/check/tomato-red", plant
 const NAMES = Object.keys(PAGES) as (keyof typeof PAGES)[];
 
 const folder = mkdtempSync(path.join(tmpdir(), "akmedon-bench-"));
-const envOf = (file: string) => ({ ...process.env, NODE_ENV: "production", HOST: "127.0.0.1", PORT: String(PORT), AKMEDON_GARDEN: file, AKMEDON_DEMO: "1" }); // prettier-ignore
-
-async function started(file: string): Promise<ChildProcess> {
-  const server = spawn("node", ["build/node/start.js"], { env: envOf(file), stdio: "ignore" });
-  for (let tries = 0; tries < 300; tries++) {
-    if (await fetch(`${HOME}/icon.svg`).then((r) => r.ok, () => false)) return server; // prettier-ignore
-    await new Promise((r) => setTimeout(r, 100));
-  }
-  server.kill("SIGKILL");
-  throw new Error("the server did not start within thirty seconds");
-}
 
 async function timed(at: string, body?: object): Promise<{ ms: number; stands: number; bytes: number }> {
   const start = performance.now();
@@ -68,7 +58,7 @@ interface Measured {
 }
 
 async function measure(file: string): Promise<Measured> {
-  const server = await started(file);
+  const server = await runningGarden(file, PORT, "/icon.svg");
   const times = new Map<string, number[]>();
   const put = (name: string, ms: number) => times.set(name, [...(times.get(name) ?? []), ms]);
   const bytes: Record<string, number> = {};
@@ -98,15 +88,14 @@ async function measure(file: string): Promise<Measured> {
     const of = (end: string) => Object.fromEntries(NAMES.map((n) => [n, p95(times.get(n + end)!)]));
     return { bare: p95(times.get("bare")!), still: of(""), afterPick: of(" after"), stands: of(" stands"), entry: p95(times.get("entry")!), bytes, memoryGrowthMb }; // prettier-ignore
   } finally {
-    server.kill();
-    await new Promise((r) => server.once("exit", r));
+    await ended(server);
   }
 }
 
 /** How long a page takes from the start of a server until its first byte, ms. */
 async function fromStart(file: string, at: string): Promise<number> {
   const start = performance.now();
-  const server = spawn("node", ["build/node/start.js"], { env: envOf(file), stdio: "ignore" });
+  const server = spawn("node", ["build/node/start.js"], { env: gardenEnv(file, PORT), stdio: "ignore" });
   try {
     for (;;) {
       const response = await fetch(HOME + at, { headers: { "User-Agent": "Mozilla/5.0 (bench)" } }).catch(() => undefined); // prettier-ignore
@@ -157,7 +146,7 @@ function syncCost(file: string): number {
 
 try {
   const [demo, twenty] = [path.join(folder, "demo.sqlite"), path.join(folder, "twenty.sqlite")];
-  const made = spawnSync("npx", ["tsx", "scripts/demo.ts"], { env: envOf(demo), encoding: "utf8" });
+  const made = spawnSync("npx", ["tsx", "scripts/demo.ts"], { env: gardenEnv(demo, PORT), encoding: "utf8" });
   if (made.status !== 0) throw new Error(made.stderr);
   makeTwentyYears(twenty);
   const [of, old] = [await measure(demo), await measure(twenty)];

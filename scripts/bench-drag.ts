@@ -1,4 +1,4 @@
-import { spawn, type ChildProcess } from "node:child_process";
+import type { ChildProcess } from "node:child_process";
 import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
@@ -9,6 +9,7 @@ import { theGarden } from "~/db/garden/garden.server";
 import { addTypedLines } from "~/services/beds/planting-lines.server";
 import { plantDemoGarden } from "~/services/demo/demo-garden.server";
 import { CHROMIUM } from "../e2e/chromium";
+import { ended, runningGarden } from "./running-garden";
 
 /**
  * How soon a dragged pick tells its cost, in Chromium, in the demo's garden grown to sixty plantings: from the pointer's
@@ -43,22 +44,6 @@ function growGarden(plantings: number): void {
   const { left } = addTypedLines(db, theGarden(db)!, lines, "long-bed");
   if (left.length > 0) throw new Error(`not understood: ${left.map((l) => l.text).join("; ")}`);
   db.$client.close();
-}
-
-async function started(plantings: number): Promise<ChildProcess> {
-  const server = spawn("node", ["build/node/start.js"], { env: { ...process.env, NODE_ENV: "production", HOST: "127.0.0.1", PORT: String(PORT), AKMEDON_GARDEN: fileOf(plantings), AKMEDON_DEMO: "1" }, stdio: "ignore" }); // prettier-ignore
-  for (let tries = 0; tries < 300; tries++) {
-    if (await fetch(`${HOME}/health`).then((r) => r.ok, () => false)) return server; // prettier-ignore
-    await new Promise((r) => setTimeout(r, 100));
-  }
-  server.kill("SIGKILL");
-  throw new Error("the server did not start within thirty seconds");
-}
-
-async function ended(server: ChildProcess): Promise<void> {
-  const gone = new Promise((resolve) => server.once("exit", resolve));
-  server.kill("SIGTERM");
-  await gone;
 }
 
 interface Watch {
@@ -207,7 +192,7 @@ const browser = await chromium.launch(CHROMIUM);
 try {
   growGarden(PLANTINGS);
   growGarden(MANY);
-  server = await started(PLANTINGS);
+  server = await runningGarden(fileOf(PLANTINGS), PORT);
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   // What translates this file names functions by a helper, which a page does not have.
   await page.addInitScript("globalThis.__name = (f) => f");
@@ -223,7 +208,7 @@ try {
   const node = inNode(sheet);
   await page.close();
   await ended(server);
-  server = await started(MANY);
+  server = await runningGarden(fileOf(MANY), PORT);
   const many = await ofMany(browser);
   console.log(`${MANY} plantings: ${JSON.stringify(many)}`);
   const { firstCostMs, settledMs, longestTaskMs, longestFrameMs } = usual;

@@ -6,6 +6,7 @@ import { tmpdir } from "node:os";
 import path from "node:path";
 import Database from "better-sqlite3";
 import { seeded } from "~/core/statistics";
+import { gardenEnv } from "./running-garden";
 
 /**
  * Sends the demo's server what nobody should: mutated fields, bodies, files, other sites' Origin and Host, oversize,
@@ -22,7 +23,7 @@ const HOME = `http://127.0.0.1:${PORT}`;
 
 const folder = mkdtempSync(path.join(tmpdir(), "akmedon-fuzz-"));
 const file = path.join(folder, "demo.sqlite");
-const env = { ...process.env, NODE_ENV: "production", HOST: "127.0.0.1", PORT: String(PORT), AKMEDON_GARDEN: file, AKMEDON_DEMO: "1" }; // prettier-ignore
+const env = gardenEnv(file, PORT);
 const made = spawnSync("npx", ["tsx", "scripts/demo.ts"], { env, encoding: "utf8" });
 if (made.status !== 0) throw new Error(made.stderr);
 const server = spawn("node", ["build/node/start.js"], { env, stdio: ["ignore", "ignore", "inherit"] });

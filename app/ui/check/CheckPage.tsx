@@ -1,4 +1,5 @@
 import { Box } from "@chakra-ui/react";
+import { memo } from "react";
 import type { UnitSystem } from "~/core/units";
 import { SeasonStripView } from "~/ui/life/SeasonStripView";
 import { LogPanel } from "~/ui/round/LogPanel";
@@ -12,6 +13,9 @@ import { NoteLines, type NoteShown } from "./NoteLines";
 import { useLooks } from "./useLooks";
 import { useTaps } from "./useTaps";
 import { HowToTake, VerdictHead } from "./VerdictCard";
+
+// What a tap does not change is not drawn anew for it: the verdict moves the sooner.
+const [Strip, Log, Notes] = [memo(SeasonStripView), memo(LogPanel), memo(NoteLines)];
 
 interface CheckPageProps {
   view: CheckView;
@@ -43,11 +47,11 @@ export function CheckPage({ view, today, containers, units, notes, strip }: Chec
           </>
         }
         how={<HowToTake view={view} />}
-        life={<SeasonStripView strip={strip} size="small" />}
-        log={<LogPanel key={view.id} view={view} today={today} containers={containers} units={units} roundId={null} />}
+        life={<Strip strip={strip} size="small" />}
+        log={<Log key={view.id} view={view} today={today} containers={containers} units={units} roundId={null} />}
       />
       <Box marginTop="14px" display="grid" gap="10px" justifyItems="start">
-        <NoteLines plantingId={view.id} crop={view.crop} notes={notes} />
+        <Notes plantingId={view.id} crop={view.crop} notes={notes} />
         <ActionLink href={`/plantings/${view.id}`} tone="bare">
           Its life; change it or log a treatment
         </ActionLink>

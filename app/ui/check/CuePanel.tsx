@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { useState } from "react";
+import { memo, useState } from "react";
 import { Fold } from "~/ui/shell/Fold";
 import type { CheckView } from "~/views/check/check-view";
 import type { CueView } from "~/views/check/cue-view";
@@ -27,7 +27,7 @@ const SAMPLES = [
 ] as const;
 
 /** The one or two most telling cues as big buttons in their own words; the others behind a fold. */
-export function CuePanel({ view, units, tapped, onTap, onCount }: CuePanelProps) {
+export const CuePanel = memo(function CuePanel({ view, units, tapped, onTap, onCount }: CuePanelProps) {
   const [sampleOf, setSampleOf] = useState(1);
   const answered = (cue: CueView) => tapped[cue.id] ?? cue.chosen;
   // A cue just answered stays where it was, so that the screen does not jump under the thumb.
@@ -42,8 +42,8 @@ export function CuePanel({ view, units, tapped, onTap, onCount }: CuePanelProps)
       units={units}
       chosen={answered(cue) ?? ""}
       several={view.several}
-      onShare={(readingId, share) => onTap(cue.id, readingId, { share })}
-      onTap={(readingId, measuredMm) => onTap(cue.id, readingId, { sampleOf, ...(measuredMm ? { measuredMm } : {}) })}
+      sampleOf={sampleOf}
+      onTap={onTap}
     />
   );
   return (
@@ -70,7 +70,7 @@ export function CuePanel({ view, units, tapped, onTap, onCount }: CuePanelProps)
       )}
     </Box>
   );
-}
+});
 
 interface CueButtonsProps {
   cue: CueView;
@@ -78,18 +78,21 @@ interface CueButtonsProps {
   chosen: string;
   /** It has several pieces, which may differ. */
   several: boolean;
-  onShare: (readingId: string, share: number) => void;
-  onTap: (readingId: string, measuredMm?: number) => void;
+  sampleOf: number;
+  onTap: CuePanelProps["onTap"];
 }
 
-function CueButtons({ cue, units, chosen, several, onTap, onShare }: CueButtonsProps) {
+/** Drawn anew only when its own answer changes: the page under a thumb has many buttons. */
+const CueButtons = memo(function CueButtons({ cue, units, chosen, several, sampleOf, onTap }: CueButtonsProps) {
+  const onShare = (readingId: string, share: number) => onTap(cue.id, readingId, { share });
+  const onReading = (readingId: string, measuredMm?: number) => onTap(cue.id, readingId, { sampleOf, ...(measuredMm ? { measuredMm } : {}) }); // prettier-ignore
   const mixed = cue.mix.length > 0;
   const [last, setLast] = useState("");
   const isIn = (id: string) => (mixed ? cue.mix.some((m) => m.readingId === id) : chosen === id);
   const asked = isIn(last) ? last : mixed ? (cue.mix.at(-1)?.readingId ?? "") : chosen;
   const tap = (id: string) => {
     setLast(id);
-    if (!mixed) onTap(chosen === id ? "" : id);
+    if (!mixed) onReading(chosen === id ? "" : id);
     else onShare(id, isIn(id) ? 0 : Math.max(0.02, restOf(cue.mix, id)));
   };
   const advice = cue.readings.find((r) => r.id === asked)?.advice;
@@ -134,9 +137,9 @@ function CueButtons({ cue, units, chosen, several, onTap, onShare }: CueButtonsP
           measured={cue.measured}
           units={units}
           ask={cue.ask}
-          onMeasured={(mm, readingId) => onTap(readingId, mm)}
+          onMeasured={(mm, readingId) => onReading(readingId, mm)}
         />
       )}
     </chakra.fieldset>
   );
-}
+});

@@ -1,4 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
+import { memo } from "react";
 import { Link } from "react-router";
 import type { CheckView } from "~/views/check/check-view";
 import { Fold } from "~/ui/shell/Fold";
@@ -40,7 +41,7 @@ export function VerdictHead({ view, pending }: { view: CheckView; pending: boole
 }
 
 /** How to take it, what waiting costs, the caution; "why?" in one tap. */
-export function HowToTake({ view }: { view: CheckView }) {
+export const HowToTake = memo(function HowToTake({ view }: { view: CheckView }) {
   return (
     <Box>
       {view.told.map((line) => (
@@ -59,7 +60,7 @@ export function HowToTake({ view }: { view: CheckView }) {
       <WhyThis view={view} />
     </Box>
   );
-}
+});
 
 function WhyThis({ view }: { view: CheckView }) {
   return (

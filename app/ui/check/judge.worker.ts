@@ -10,15 +10,22 @@ interface Judged {
   units: UnitSystem;
 }
 
+const told = ({ sheet, units }: Judged) => inUnits(verdictNow(outlookFrom(sheet), sheet.sky.today, units), units);
+
 /** The judge beside the page: it holds one planting, and says its verdict at once when a cue is answered. */
 class JudgeWorker {
   private coming: Promise<Judged | null> = Promise.resolve(null);
 
-  /** Fetches what the verdict stands on; without signal what was held stays. */
+  /** Fetches what the verdict stands on, and judges it as it is: the first time takes several times as long as the next. */
   open(plantingId: string): void {
     const before = this.coming;
     this.coming = fetch(`/check/${encodeURIComponent(plantingId)}/sheet`)
-      .then(async (answer) => (answer.ok ? (parse(await answer.text()) as Judged) : null))
+      .then(async (answer) => {
+        const judged = answer.ok ? (parse(await answer.text()) as Judged) : null;
+        if (judged) told(judged);
+        return judged;
+      })
+      // Without signal what was held stays.
       .catch(() => before);
   }
 
@@ -28,7 +35,7 @@ class JudgeWorker {
     const sheet = judged && withLookNow(judged.sheet, look);
     if (!judged || !sheet) return null;
     this.coming = Promise.resolve({ ...judged, sheet });
-    return inUnits(verdictNow(outlookFrom(sheet), sheet.sky.today, judged.units), judged.units);
+    return told({ ...judged, sheet });
   }
 }
 

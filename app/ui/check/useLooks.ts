@@ -1,4 +1,4 @@
-import { useState } from "react";
+import { useCallback, useState } from "react";
 import type { EntryBody } from "~/core/entries";
 import { useOutbox } from "~/ui/outbox/OutboxProvider";
 
@@ -19,19 +19,20 @@ export function useLooks(plantingId: string, crop: string) {
   const [sending, setSending] = useState(0);
   const [note, setNote] = useState<string | null>(null);
   const [waits, setWaits] = useState(false);
-  const sendNow = async (body: EntryBody, words: string) => {
-    setSending((n) => n + 1);
-    const result = await send(body, words);
-    setSending((n) => n - 1);
-    setWaits(result.status === "waits for signal");
-    setNote(result.status === "refused" ? result.sentence : null);
-    return result.status;
-  };
-  return {
-    tapped,
-    pending: sending > 0,
-    note: waits && waiting > 0 ? WAITS : note,
-    tap: (cueId: string, readingId: string, { sampleOf, measuredMm, share }: LookDetail = {}) => {
+  const sendNow = useCallback(
+    async (body: EntryBody, words: string) => {
+      setSending((n) => n + 1);
+      const result = await send(body, words);
+      setSending((n) => n - 1);
+      setWaits(result.status === "waits for signal");
+      setNote(result.status === "refused" ? result.sentence : null);
+      return result.status;
+    },
+    [send],
+  );
+  // The same functions from one drawing to the next: a tap draws anew only the cue it is on.
+  const tap = useCallback(
+    (cueId: string, readingId: string, { sampleOf, measuredMm, share }: LookDetail = {}) => {
       // Of shares the server's answer shows how they stand side by side.
       if (share === undefined) setTapped((before) => ({ ...before, [cueId]: readingId }));
       else setTapped(({ [cueId]: _, ...others }) => others);
@@ -48,8 +49,13 @@ export function useLooks(plantingId: string, crop: string) {
         `${crop}: a look`,
       );
     },
-    count: async (what: "ready" | "leaves", number: string) => {
+    [sendNow, plantingId, crop],
+  );
+  const count = useCallback(
+    async (what: "ready" | "leaves", number: string) => {
       await sendNow({ kind: "count", plantingId, what, number }, `${crop}: ${number} counted`);
     },
-  };
+    [sendNow, plantingId, crop],
+  );
+  return { tapped, pending: sending > 0, note: waits && waiting > 0 ? WAITS : note, tap, count };
 }
