@@ -3,7 +3,7 @@ import { reactRouter } from "@react-router/dev/vite";
 import { defineConfig } from "vite";
 
 /** Packages that are not built in: they look for files beside their own. */
-export const KEPT_APART = ["better-sqlite3", "piscina"];
+export const KEPT_APART = ["better-sqlite3", "piscina", "argon2"];
 
 export default defineConfig(({ command }) => ({
   plugins: [reactRouter()],

@@ -9,8 +9,13 @@ declare module "react-router" {
   interface AppLoadContext {
     /** Set by the server in front of the app; a development server has none. */
     nonce?: string;
+    /** Where a request to the door that the network reaches came from, and the device it is in with; none at this machine's own. */
+    knock?: { address: string; deviceId: string | null };
   }
 }
+
+/** For the server in front of the app: who is let through. */
+export { gate } from "~/services/access/gate.server";
 
 /** A slow part of a page is given up after this; what stands stays. */
 export const streamTimeout = 20_000;

@@ -2,6 +2,7 @@ import { index, layout, route, type RouteConfig } from "@react-router/dev/routes
 
 export default [
   route("setup", "routes/setup.tsx"),
+  route("login", "routes/login.tsx"),
   layout("routes/garden.tsx", [
     index("routes/horizon.tsx"),
     route("round", "routes/round.tsx"),
@@ -16,6 +17,7 @@ export default [
     route("before/helper", "routes/helper.tsx"),
     route("plan", "routes/paper-plan.tsx"),
     route("back", "routes/back-again.tsx"),
+    route("phones", "routes/phones.tsx"),
     route("notes", "routes/notes.tsx"),
     route("notes/sheets", "routes/sheets.tsx"),
     route("notes/:cropId", "routes/crop-notes.tsx"),

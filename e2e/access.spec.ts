@@ -18,6 +18,7 @@ const SCREENS = [
   "/before/away",
   "/before/helper",
   "/plan",
+  "/phones",
 ];
 
 test("every screen passes the automatic accessibility rules, by day and in the dark", async ({ page, readDemo }) => {

@@ -76,6 +76,8 @@ const TARGETS: Target[] = [
   { path: "/notes/carrot", fields: { intent: "keep variety", name: "Early one", ripeColour: "", sizeLow: "", sizeHigh: "", packetLow: "60", packetHigh: "75" } }, // prettier-ignore
   { path: "/notes/carrot", fields: { intent: "choose school", schoolId: "none", optionId: "none" } },
   { path: "/demo/step", fields: { days: "1", back: "/sky" } },
+  { path: "/login", fields: { passphrase: "four words or five", device: "Phone" } },
+  { path: "/phones", fields: { intent: "rename", id: "x", name: "Kitchen phone" } },
   { path: "/setup", fields: { name: "Other", latitude: "50", longitude: "0", timeZone: "Europe/London", unitSystem: "metric" } }, // prettier-ignore
 ];
 

@@ -2,11 +2,23 @@ import { randomBytes } from "node:crypto";
 import path from "node:path";
 import { createRequestHandler } from "@react-router/express";
 import compression from "compression";
-import express, { type ErrorRequestHandler, type Express, type RequestHandler, type Response } from "express";
+import express, {
+  type ErrorRequestHandler,
+  type Express,
+  type Request,
+  type RequestHandler,
+  type Response,
+} from "express";
 import helmet from "helmet";
-import type { ServerBuild } from "react-router";
+import type { AppLoadContext, ServerBuild } from "react-router";
+import type { Gate } from "~/services/access/gate.server";
 import { tooMuch, type Refusal } from "./limits";
 import { strangerIn } from "./strangers";
+
+/** Bytes of a refused body that are not worth a new line. */
+const PASSED_OVER = 16_384;
+
+type Knock = NonNullable<AppLoadContext["knock"]>;
 
 const refuse = (response: Response, { status, sentence, headers = {} }: Refusal) =>
   response.status(status).set(headers).type("text/plain").send(sentence);
@@ -44,11 +56,50 @@ const headers = helmet({
   strictTransportSecurity: false,
 });
 
-const onlyOurselves: RequestHandler = (request, response, next) => {
-  const { method, path, headers } = request;
-  const sentence = strangerIn({ method, path, host: headers.host, origin: headers.origin, site: headers["sec-fetch-site"] as string | undefined }); // prettier-ignore
-  if (sentence) refuse(response, { status: 403, sentence });
-  else next();
+const onlyOurselves =
+  (door: Door | undefined): RequestHandler =>
+  (request, response, next) => {
+    const { method, path, headers } = request;
+    const sentence = strangerIn({ method, path, host: headers.host, origin: headers.origin, site: headers["sec-fetch-site"] as string | undefined }, door); // prettier-ignore
+    if (sentence) refuse(response, { status: 403, sentence });
+    else next();
+  };
+
+/** Page data is fetched by the app itself, which follows an answer of this kind to another page. */
+const toLogin = (response: Response, path: string, to: string) => {
+  if (path.endsWith(".data")) return response.status(204).set({ "X-Remix-Redirect": to, "X-Remix-Reload-Document": "true" }).end(); // prettier-ignore
+  return response.redirect(302, to);
+};
+
+/** A small body is passed over behind the answer; behind a large one the line is closed. */
+const unread = (request: Request, response: Response) =>
+  Number(request.headers["content-length"] ?? 0) > PASSED_OVER ? response.set("Connection", "close") : response;
+
+/** At the door that the network reaches: who has not given the passphrase is asked for it, and nothing is read of what was sent. */
+const onlyTheHousehold =
+  ({ gate }: Door): RequestHandler =>
+  (request, response, next) => {
+    const { method, path } = request;
+    const address = request.ip ?? "";
+    gate
+      .answer({ method, path, cookies: request.headers.cookie, address })
+      .then((answer) => {
+        if (answer.status === "tried too often") return refuse(unread(request, response), { status: 429, sentence: answer.sentence, headers: { "Retry-After": "900" } }); // prettier-ignore
+        if (answer.status === "in") {
+          response.locals.knock = { address, deviceId: answer.deviceId };
+          return next();
+        }
+        if (method !== "GET") return refuse(unread(request, response), { status: 401, sentence: "Give the passphrase first." }); // prettier-ignore
+        const page = path.replace(/\.data$/, "");
+        return toLogin(response, path, page === "/" || page === "/_root" ? "/login" : `/login?to=${encodeURIComponent(page)}`); // prettier-ignore
+      })
+      .catch(next);
+  };
+
+/** Nothing a device was shown after it gave the passphrase is kept by it, or by anything between. */
+const keepsNothing: RequestHandler = (_, response, next) => {
+  response.set("Cache-Control", "no-store");
+  next();
 };
 
 const withinLimits: RequestHandler = (request, response, next) => {
@@ -67,20 +118,42 @@ const inASentence: ErrorRequestHandler = (error: unknown, _, response, next) => 
   refuse(response, { status, sentence });
 };
 
+/** The door that the network reaches. */
+export interface Door {
+  gate: Gate;
+  /** Names and addresses by which the household calls its server. */
+  names: readonly string[];
+  /** The household's certificate authority, for its phones; none where the certificate is another's. */
+  authority?: string | undefined;
+  /** Another server of this machine stands before it, speaks HTTPS for it, and says who comes. */
+  behindProxy?: boolean;
+}
+
 /**
  * The server around the built app: it lets nobody in from outside, sets the headers, hands out files and pages.
  *
  * @param build - the built app
  * @param assets - folder of its files for the browser
+ * @param door - where the network reaches it: nobody gets past without the passphrase. On this machine there is none
  */
-export function gardenServer(build: ServerBuild, assets: string): Express {
+export function gardenServer(build: ServerBuild, assets: string, door?: Door): Express {
   const app = express();
   app.disable("x-powered-by");
-  app.use(withNonce, headers, onlyOurselves, withinLimits, compression());
+  // What a proxy of this machine says of the sender is believed, and nobody else.
+  app.set("trust proxy", door?.behindProxy ? "loopback" : false);
+  app.use(withNonce, headers, onlyOurselves(door), withinLimits, compression());
   app.use("/assets", express.static(path.join(assets, "assets"), { immutable: true, maxAge: "1y" }));
   app.use(express.static(assets, { maxAge: "1h" }));
+  if (door) {
+    const { authority } = door;
+    if (authority) app.get("/authority.crt", (_, response) => void response.type("application/x-x509-ca-cert").send(authority)); // prettier-ignore
+    app.use(onlyTheHousehold(door), keepsNothing);
+  }
   app.use(
-    createRequestHandler({ build, getLoadContext: (_, response) => ({ nonce: response.locals.nonce as string }) }),
+    createRequestHandler({
+      build,
+      getLoadContext: (_, response) => ({ nonce: response.locals.nonce as string, knock: response.locals.knock as Knock }), // prettier-ignore
+    }),
   );
   app.use(inASentence);
   return app;

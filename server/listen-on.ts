@@ -7,18 +7,21 @@ const isLoopback = (host: string) =>
 /**
  * Where the server listens: on this machine, unless it is told otherwise in so many words.
  *
- * @param env - HOST and PORT; AKMEDON_OPEN_TO_NETWORK=1 asks for more
- * @throws {Error} with what to do, when it would be open to others: that needs a passphrase, which is not there yet
+ * @param env - HOST and PORT
+ * @throws {Error} with what to do, when it would be open to others: what the network reaches is `shareOn`, which asks
+ *   for the passphrase
  */
 export function listenOn(env: Readonly<Record<string, string | undefined>>): { host: string; port: number } {
   const host = env.HOST || "127.0.0.1";
-  const port = Number(env.PORT || 4160);
-  if (!Number.isInteger(port) || port < 1 || port > 65_535)
-    throw new Error(`PORT: “${env.PORT}” is no port; write one from 1 to 65535.`);
+  const port = portOf("PORT", env.PORT, 4160);
   if (isLoopback(host)) return { host, port };
-  throw new Error(
-    env.AKMEDON_OPEN_TO_NETWORK === "1"
-      ? `HOST: at “${host}” others would reach the garden, and it has no passphrase yet to keep them out. It answers on this machine only: leave HOST empty.` // prettier-ignore
-      : `HOST: at “${host}” others would reach the garden. It answers on this machine only: leave HOST empty.`,
-  );
+  throw new Error(`HOST: at “${host}” others would reach the garden, and nobody is asked for the passphrase there. Leave HOST empty; the household's phones come by ./akmedon share`); // prettier-ignore
+}
+
+/** @throws {Error} when what was written is no port */
+export function portOf(name: string, written: string | undefined, usual: number): number {
+  const port = Number(written || usual);
+  if (!Number.isInteger(port) || port < 1 || port > 65_535)
+    throw new Error(`${name}: “${written}” is no port; write one from 1 to 65535.`);
+  return port;
 }

@@ -27,16 +27,16 @@ function nameOf(host: string): string | undefined {
  * to point here: so the host has to be one of ours, and where a browser says whose page asks, it has to be ours. A
  * program on this machine says neither and is let in: it could read the file itself.
  *
- * @param names - names that the household gave its server besides this machine's own
+ * @param door - at the door that the network reaches: the names the household gave its server. There it comes by HTTPS
+ *   only, and this machine's own names are nobody's
  */
 export function strangerIn(
   { method, path, host, origin, site }: Knock,
-  names: readonly string[] = [],
+  door?: { names: readonly string[] },
 ): string | undefined {
   const name = host && nameOf(host);
-  if (!name || ![...HERE, ...names].includes(name)) return "This is not an address of the garden.";
-  const own = [`http://${host}`, `https://${host}`];
-  if (origin !== undefined && !own.includes(origin)) return "Another site may not ask the garden for anything.";
+  if (!name || !(door?.names ?? HERE).includes(name)) return "This is not an address of the garden.";
+  if (origin !== undefined && origin !== `${door ? "https" : "http"}://${host}`) return "Another site may not ask the garden for anything."; // prettier-ignore
   const fromOutside = site === "cross-site" || site === "same-site";
   if (fromOutside && !READS.includes(method)) return "Another site may not write into the garden.";
   if (fromOutside && FOR_OURSELVES.test(path)) return "Another site may not take anything out of the garden.";

@@ -3,16 +3,10 @@ import { z } from "zod";
 import type { Route } from "./+types/demo-step";
 import { stepDemo } from "~/services/demo/step-demo.server";
 import { formOf } from "./form";
+import { pageOfOurs } from "./our-page";
 import { wholeOrTold } from "~/services/garden/whole-or-told.server";
 
 const Days = z.coerce.number().int().min(1).max(30);
-
-/** The page to go back to; an address that a browser would take for another site's is the start page. */
-function pageOfOurs(back: string): string {
-  const here = "http://here.invalid";
-  const asked = URL.canParse(back, here) ? new URL(back, here) : undefined;
-  return asked?.origin === here ? asked.pathname + asked.search : "/";
-}
 
 export const action = wholeOrTold(async ({ request }: Route.ActionArgs) => {
   const form = await formOf(request);

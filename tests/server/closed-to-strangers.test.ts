@@ -32,9 +32,13 @@ test.each<[string, Knock]>([
   ["a program on this machine", post("/entries")],
 ])("%s is let in", (_, asked) => expect(strangerIn(asked)).toBeUndefined());
 
-test("a name that the household gave is its own", () => {
-  expect(strangerIn(knock({ host: "garden.home:4160" }))).toBeDefined();
-  expect(strangerIn(knock({ host: "garden.home:4160" }), ["garden.home"])).toBeUndefined();
+test("at the door of the network only the household's names count, and HTTPS only", () => {
+  const door = { names: ["garden.home", "192.168.1.20"] };
+  expect(strangerIn(knock({ host: "garden.home:4161" }))).toBeDefined();
+  expect(strangerIn(knock({ host: "garden.home:4161" }), door)).toBeUndefined();
+  expect(strangerIn(post("/entries", { host: "192.168.1.20:4161", origin: "https://192.168.1.20:4161" }), door)).toBeUndefined(); // prettier-ignore
+  expect(strangerIn(post("/entries", { host: "192.168.1.20:4161", origin: "http://192.168.1.20:4161" }), door)).toBeDefined(); // prettier-ignore
+  expect(strangerIn(knock({ host: "localhost:4161" }), door)).toBeDefined();
 });
 
 describe("the server would have listened to the whole network", () => {
@@ -44,8 +48,6 @@ describe("the server would have listened to the whole network", () => {
   test.each(["0.0.0.0", "::", "192.168.1.5", "garden.home", "1270.0.0.1"])("HOST=%s is refused, with why", (HOST) =>
     expect(() => listenOn({ HOST })).toThrow(/others would reach the garden/),
   );
-  test("also when it is asked for in so many words, while there is no passphrase", () =>
-    expect(() => listenOn({ HOST: "0.0.0.0", AKMEDON_OPEN_TO_NETWORK: "1" })).toThrow(/no passphrase yet/));
   test.each(["0", "x", "70000", "4160.5"])("PORT=%s is no port", (PORT) => expect(() => listenOn({ PORT })).toThrow(/is no port/)); // prettier-ignore
 });
 

@@ -6,3 +6,4 @@ export * from "./ledger.server";
 export * from "./entries.server";
 export * from "./sky.server";
 export * from "./sums.server";
+export * from "./access.server";

@@ -6,7 +6,7 @@ import type { BedsAnswer } from "~/views/beds/beds-answer";
 import type { BedsView } from "~/views/beds/beds-view";
 import { Field } from "~/ui/forms/Field";
 import { Card } from "~/ui/shell/Card";
-import { Action, Page, PageName, Quiet, TextInput } from "~/ui/theme/parts";
+import { Action, ActionLink, Page, PageName, Quiet, TextInput } from "~/ui/theme/parts";
 import { BedSection } from "./BedSection";
 import { KindChoice, type Kinds } from "./KindChoice";
 import { LinesForm } from "./LinesForm";
@@ -34,6 +34,9 @@ export function BedsPage({ beds, kinds, copies, units }: BedsPageProps) {
         <BedSection key={bed.id} bed={bed} kinds={kinds} units={units} first={i === 0} last={i === beds.length - 1} />
       ))}
       <NewBed kinds={kinds} />
+      <ActionLink href="/phones" tone="bare">
+        Phones of the household
+      </ActionLink>
     </Page>
   );
 }

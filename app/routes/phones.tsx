@@ -1,0 +1,40 @@
+import { data, redirect } from "react-router";
+import { z } from "zod";
+import type { Route } from "./+types/phones";
+import { dropDevice, forgetCookie, renameDevice } from "~/services/access/devices.server";
+import { phonesPage } from "~/services/access/phones-page.server";
+import { todayOf } from "~/services/garden/clock.server";
+import { knownGarden } from "~/services/garden/known-garden.server";
+import { wholeOrTold } from "~/services/garden/whole-or-told.server";
+import { PhonesPage } from "~/ui/access/PhonesPage";
+import { fieldsOf } from "./form";
+
+export const meta: Route.MetaFunction = () => [{ title: "Phones · Akmedon" }];
+
+const PhoneAct = z.discriminatedUnion("intent", [
+  z.object({ intent: z.literal("drop"), id: z.string() }),
+  z.object({ intent: z.literal("rename"), id: z.string(), name: z.string() }),
+]);
+
+export function loader({ context: { knock } }: Route.LoaderArgs) {
+  const { AKMEDON_ADDRESS: address, AKMEDON_FINGERPRINT: fingerprint } = process.env;
+  const { db, garden } = knownGarden();
+  return phonesPage(db, todayOf(garden), { address, fingerprint }, knock?.deviceId ?? null);
+}
+
+export const action = wholeOrTold(async ({ request, context: { knock } }: Route.ActionArgs) => {
+  const { db } = knownGarden();
+  const act = PhoneAct.safeParse(await fieldsOf(request));
+  if (!act.success) throw data("That is not something the phones can do.", { status: 400 });
+  const { intent, id } = act.data;
+  const gone = () => data({ id, done: "", error: "This phone is no longer in." }, { status: 400 });
+  if (intent === "rename")
+    return renameDevice(db, id, act.data.name) ? data({ id, done: "Its name is kept.", error: "" }) : gone();
+  if (!dropDevice(db, id, new Date())) return gone();
+  if (id === knock?.deviceId) throw redirect("/login", { headers: { "Set-Cookie": await forgetCookie(db) } });
+  return data({ id, done: "It is dropped: to come in again it has to give the passphrase.", error: "" });
+});
+
+export default function Phones({ loaderData }: Route.ComponentProps) {
+  return <PhonesPage {...loaderData} />;
+}

@@ -1,0 +1,17 @@
+import { requestDb } from "~/db/client.server";
+import { letIn } from "./devices.server";
+import { gate } from "./gate.server";
+import { isPassphrase } from "./passphrase.server";
+
+/**
+ * A phone gives the passphrase.
+ *
+ * @param address - where it comes from: its slips do not count once it was right
+ * @returns the header that sets its cookie; undefined when it was not the household's
+ */
+export async function login(passphrase: string, device: string, address: string): Promise<string | undefined> {
+  const db = requestDb();
+  if (!(await isPassphrase(db, passphrase))) return undefined;
+  await gate.right(address);
+  return letIn(db, device, new Date());
+}

@@ -1,0 +1,47 @@
+import { chakra } from "@chakra-ui/react";
+import { Form } from "react-router";
+import { Field } from "~/ui/forms/Field";
+import { Action, TextInput } from "~/ui/theme/parts";
+
+/** Asked once on each phone: the household's passphrase, and what the phone is called. */
+export function LoginPage({ sentence, device }: { sentence: string | undefined; device: string | undefined }) {
+  return (
+    <chakra.main maxWidth="460px" margin={{ base: "6vh auto", md: "12vh auto" }} padding="24px">
+      <chakra.h1 fontSize="2.2rem">Akmedon</chakra.h1>
+      <chakra.p margin="4px 0 20px">
+        This garden is its household’s. It asks for the passphrase once on each phone.
+      </chakra.p>
+      <Form method="post" reloadDocument>
+        <chakra.div display="grid" gap="14px">
+          <Field label="Passphrase" error={sentence}>
+            {(ids) => (
+              <TextInput
+                {...ids}
+                name="passphrase"
+                type="password"
+                autoComplete="current-password"
+                autoFocus
+                required
+              />
+            )}
+          </Field>
+          <Field label="This phone is called" help="By this name it can be dropped again, should it be lost.">
+            {(ids) => (
+              <TextInput
+                {...ids}
+                name="device"
+                defaultValue={device}
+                autoComplete="off"
+                maxLength={40}
+                placeholder="Kitchen phone"
+              />
+            )}
+          </Field>
+          <Action type="submit" tone="loud">
+            Let me in
+          </Action>
+        </chakra.div>
+      </Form>
+    </chakra.main>
+  );
+}
