@@ -159,11 +159,14 @@ test.describe("what would have let a stranger in", () => {
     const value = decodeURIComponent(cookie!.slice(cookie!.indexOf("=") + 1));
     expect(await asks(`__Host-akmedon=${value.split(".")[0]}`)).toBe(302);
     expect(await asks(`akmedon=${value}`)).toBe(302);
+    // Who gives it again has a new session; the one before is over.
+    const again = await shared.login(PASSPHRASE, { headers: { Cookie: cookie! } });
+    expect([await asks(cookie!), await asks(again.cookie!)]).toEqual([302, 200]);
     // A new passphrase puts everybody out.
     expect(shared.passphrase("another four words here")).toContain("The passphrase is set");
-    expect(await asks(cookie!)).toBe(302);
+    expect(await asks(again.cookie!)).toBe(302);
     expect(shared.passphrase(PASSPHRASE)).toContain("The passphrase is set");
-    expect(await asks(cookie!)).toBe(302);
+    expect(await asks(again.cookie!)).toBe(302);
   });
 
   test("the cookie goes by HTTPS only, to this server only, and no script reads it", async ({ shared }) => {

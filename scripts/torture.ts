@@ -27,7 +27,8 @@ const PORT = option("port", 4290);
 const URL = `http://127.0.0.1:${PORT}`;
 const DEVICES = 3;
 const PLANTINGS = ["courgette-striped", "bean-climbing", "tomato-red", "kale-curly", "beet-red", "carrot-main"];
-const MOST_MS_ALIVE = 900;
+/** Long enough for a batch, each entry of which is on the disk before the next. */
+const MOST_MS_ALIVE = 2500;
 
 const whole = (below: number) => Math.floor(uniform() * below);
 const one = <T>(of: readonly T[]): T => of[whole(of.length)]!;

@@ -23,7 +23,7 @@ export const action = wholeOrTold(async ({ request, context: { knock } }: Route.
   const device = form.data?.device ?? "";
   const refuse = (sentence: string) => data({ sentence, device }, { status: 400 });
   if (!form.success || form.data.passphrase === "") return refuse("Type the household’s passphrase.");
-  const cookie = await login(form.data.passphrase, device, knock.address);
+  const cookie = await login(form.data.passphrase, device, knock.address, knock.deviceId);
   if (!cookie) return refuse("That is not the household’s passphrase. Small and capital letters count.");
   const to = pageOfOurs(new URL(request.url).searchParams.get("to") ?? "/");
   return redirect(to, { headers: { "Set-Cookie": cookie } });

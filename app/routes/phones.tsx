@@ -3,7 +3,6 @@ import { z } from "zod";
 import type { Route } from "./+types/phones";
 import { dropDevice, forgetCookie, renameDevice } from "~/services/access/devices.server";
 import { phonesPage } from "~/services/access/phones-page.server";
-import { todayOf } from "~/services/garden/clock.server";
 import { knownGarden } from "~/services/garden/known-garden.server";
 import { wholeOrTold } from "~/services/garden/whole-or-told.server";
 import { PhonesPage } from "~/ui/access/PhonesPage";
@@ -19,7 +18,7 @@ const PhoneAct = z.discriminatedUnion("intent", [
 export function loader({ context: { knock } }: Route.LoaderArgs) {
   const { AKMEDON_ADDRESS: address, AKMEDON_FINGERPRINT: fingerprint } = process.env;
   const { db, garden } = knownGarden();
-  return phonesPage(db, todayOf(garden), { address, fingerprint }, knock?.deviceId ?? null);
+  return phonesPage(db, garden, { address, fingerprint }, knock?.deviceId ?? null);
 }
 
 export const action = wholeOrTold(async ({ request, context: { knock } }: Route.ActionArgs) => {

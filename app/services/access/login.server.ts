@@ -1,5 +1,5 @@
 import { requestDb } from "~/db/client.server";
-import { letIn } from "./devices.server";
+import { dropDevice, letIn } from "./devices.server";
 import { gate } from "./gate.server";
 import { isPassphrase } from "./passphrase.server";
 
@@ -7,11 +7,18 @@ import { isPassphrase } from "./passphrase.server";
  * A phone gives the passphrase.
  *
  * @param address - where it comes from: its slips do not count once it was right
+ * @param before - the device it was in as: it is that no longer
  * @returns the header that sets its cookie; undefined when it was not the household's
  */
-export async function login(passphrase: string, device: string, address: string): Promise<string | undefined> {
+export async function login(
+  passphrase: string,
+  device: string,
+  address: string,
+  before: string | null,
+): Promise<string | undefined> {
   const db = requestDb();
   if (!(await isPassphrase(db, passphrase))) return undefined;
   await gate.right(address);
+  if (before) dropDevice(db, before, new Date());
   return letIn(db, device, new Date());
 }

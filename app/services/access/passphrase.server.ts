@@ -4,7 +4,7 @@ import { lockDoor, theDoor } from "~/db/access/door.server";
 import type { Db } from "~/db/db.server";
 
 /** Characters of a passphrase: long enough to be guessed slowly, short enough to be hashed at once. Our judgement. */
-export const PASSPHRASE = { least: 12, most: 200 };
+const PASSPHRASE = { least: 12, most: 200 };
 
 /** OWASP, Password Storage Cheat Sheet: Argon2id with at least 19 MiB, two passes, one lane. */
 const COST = { memoryCost: 19 * 1024, timeCost: 2, parallelism: 1 };

@@ -1,9 +1,11 @@
 import QRCode from "qrcode";
 import { theDoor } from "~/db/access/door.server";
 import type { Db } from "~/db/db.server";
-import type { IsoDay } from "~/core/calendar";
+import { dayInZone } from "~/core/calendar";
+import type { GardenRow } from "~/db/garden/garden.server";
 import type { PhonesView } from "~/views/access/phones-view";
 import { sayDay } from "~/views/words";
+import { todayOf } from "../garden/clock.server";
 import { devicesIn } from "./devices.server";
 
 /** How the household's phones come in: set by the server that was started for them. */
@@ -19,11 +21,11 @@ const asPicture = async (text: string) =>
 /** Where phones find the garden, and which are in. */
 export async function phonesPage(
   db: Db,
-  today: IsoDay,
+  garden: GardenRow,
   { address, fingerprint }: SharedAt,
   deviceId: string | null,
 ): Promise<PhonesView> {
-  const day = (at: string) => sayDay(at.slice(0, 10), today);
+  const day = (at: string) => sayDay(dayInZone(new Date(at), garden.timeZone), todayOf(garden));
   return {
     isLocked: theDoor(db) !== undefined,
     address: address ? { text: address, picture: await asPicture(address) } : null,

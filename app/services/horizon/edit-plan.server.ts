@@ -65,9 +65,10 @@ export function redoEdit(db: Db, row: GardenRow): EditOutcome {
 function turned(db: Db, row: GardenRow, edit: PlanEdit, to: "before" | "after"): EditOutcome {
   return db.transaction((): EditOutcome => {
     const words = sentenceOf(db, row, edit);
+    // What cannot be turned is forgotten, so that what was done before it can be.
     if ("rows" in edit && !putRows(db, edit.rows, to)) {
       forgetPlanEdit(db, edit.number);
-      return refused(`That was changed since, and stays as it is: ${words}.`);
+      return { status: "noted", sentence: `That was changed since, and stays as it is: ${words}.` };
     }
     if ("plantingId" in edit) for (const change of edit.changes) put(db, edit.plantingId, change.day, change[to]);
     markUndone(db, edit.number, to === "before");
