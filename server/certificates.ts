@@ -1,7 +1,7 @@
 import "reflect-metadata";
 import { webcrypto, X509Certificate as Read } from "node:crypto";
 import { chmodSync, existsSync, mkdirSync, readFileSync, renameSync, writeFileSync } from "node:fs";
-import { isIP } from "node:net";
+import { BlockList, isIP, isIPv6 } from "node:net";
 import path from "node:path";
 import {
   GeneralName,
@@ -28,6 +28,15 @@ const AUTHORITY_YEARS = 10;
  */
 const NETWORKS = ["10.0.0.0/8", "172.16.0.0/12", "192.168.0.0/16", "169.254.0.0/16", "127.0.0.0/8", "fc00::/7", "fe80::/10"]; // prettier-ignore
 const NAMES = ["local", "home.arpa", "localhost"];
+
+const home = new BlockList();
+for (const network of NETWORKS) {
+  const [address = "", bits] = network.split("/");
+  home.addSubnet(address, Number(bits), isIPv6(address) ? "ipv6" : "ipv4");
+}
+
+/** Whether an address is one of a home network: the household's authority can vouch for no other. */
+export const isOfHome = (address: string) => home.check(address, isIPv6(address) ? "ipv6" : "ipv4");
 
 /** A key and its certificate, as PEM. */
 export interface Certificate {
@@ -106,11 +115,12 @@ const kept = (folder: string, name: string): Certificate | undefined => {
 };
 const keepBoth = (folder: string, name: string, { key, cert }: Certificate) => ({ key: keep(path.join(folder, `${name}.key`), key), cert: keep(path.join(folder, `${name}.crt`), cert) }); // prettier-ignore
 
-/** Whether a certificate is of this authority, names all these, and lasts a while. */
+/** Whether a certificate is of this authority, names all these and no other, and lasts a while. */
 export function holds({ cert }: Certificate, authority: Certificate, names: readonly string[], now: Date): boolean {
   const read = new Read(cert);
   const isNamed = (name: string) => (isIP(name) ? read.checkIP(name) : read.checkHost(name)) !== undefined;
-  return read.verify(new Read(authority.cert).publicKey) && names.every(isNamed) && new Date(read.validTo) > addDays(now, RENEW_DAYS); // prettier-ignore
+  const named = read.subjectAltName?.split(", ").length ?? 0;
+  return read.verify(new Read(authority.cert).publicKey) && named === names.length && names.every(isNamed) && new Date(read.validTo) > addDays(now, RENEW_DAYS); // prettier-ignore
 }
 
 /**

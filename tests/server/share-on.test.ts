@@ -15,7 +15,12 @@ const of = (env: Record<string, string>, addresses = ["192.168.1.20", "fd00::5"]
 describe("where the household's network reaches the garden", () => {
   test("nowhere, unless it is asked for", () => expect(shareOn({}, 4160, ["192.168.1.20"], "shed")).toBeUndefined());
   test("of itself at all addresses, on the next port, by the machine's names", () =>
-    expect(of({ AKMEDON_GARDEN: "/g/garden.sqlite" })).toMatchObject({ host: "0.0.0.0", port: 4161, names: ["192.168.1.20", "fd00::5", "shed.local"], hosts: ["192.168.1.20", "[fd00::5]", "shed.local"], address: "https://192.168.1.20:4161", by: "household", folder: "/g/household" })); // prettier-ignore
+    expect(of({ AKMEDON_GARDEN: "/g/garden.sqlite" })).toMatchObject({ host: "0.0.0.0", port: 4161, names: ["192.168.1.20", "shed.local"], address: "https://192.168.1.20:4161", by: "household", folder: "/g/household" })); // prettier-ignore
+  test("on addresses of both kinds where it is told so, or has no other; never told by one on which it does not listen", () => {
+    expect(of({ AKMEDON_SHARE_HOST: "::" })).toMatchObject({ host: "::", names: ["192.168.1.20", "fd00::5", "shed.local"], hosts: ["192.168.1.20", "[fd00::5]", "shed.local"] }); // prettier-ignore
+    expect(of({}, ["203.0.113.9", "fd00::5"])).toMatchObject({ host: "::", names: ["fd00::5", "shed.local"], address: "https://[fd00::5]:4161" }); // prettier-ignore
+    expect(of({ AKMEDON_SHARE_HOST: "0.0.0.0" }, ["10.0.0.3", "fd00::5"])?.names).toEqual(["10.0.0.3", "shed.local"]);
+  });
   test("by a name and somebody else's certificate", () =>
     expect(of({ AKMEDON_NAME: "Garden.example", AKMEDON_CERT: "c", AKMEDON_KEY: "k" })).toMatchObject({ names: ["garden.example"], address: "https://garden.example:4161", by: { key: "k", cert: "c" } })); // prettier-ignore
   test("behind a server of this machine, which alone reaches it", () =>
@@ -30,6 +35,12 @@ describe("where the household's network reaches the garden", () => {
     ["a port that is none", { AKMEDON_SHARE_PORT: "0" }, /AKMEDON_SHARE_PORT: “0” is no port/],
     ["the port of the door without a lock", { AKMEDON_SHARE_PORT: "4160" }, /take another/],
   ])("%s is refused, in a sentence", (_, env, sentence) => expect(() => of(env)).toThrow(sentence));
+  test("addresses that the whole world reaches are left out: the household vouches for home networks only", () => {
+    expect(of({}, ["203.0.113.9", "10.0.0.3", "2001:db8::5", "fd00::5"])?.names).toEqual(["10.0.0.3", "shed.local"]);
+    expect(() => of({}, ["203.0.113.9", "2001:db8::5"])).toThrow(/no address of a home network .*give it a name and a certificate/); // prettier-ignore
+    expect(() => of({ AKMEDON_SHARE_HOST: "203.0.113.9" })).toThrow(/no address of a home network/);
+    expect(of({ AKMEDON_NAME: "g.example", AKMEDON_CERT: "c", AKMEDON_KEY: "k" }, ["203.0.113.9"])?.names).toEqual(["g.example"]); // prettier-ignore
+  });
   test("on no network it says so", () => expect(() => of({}, [])).toThrow(/on no network/));
   test("addresses of this machine for itself, or of one cable only, are not told", () => {
     const at = (address: string, internal = false) => ({ address, internal, family: address.includes(":") ? "IPv6" : "IPv4" }); // prettier-ignore
@@ -70,12 +81,23 @@ describe("the household's own certificates", () => {
       expect(await trusted(made, made.authority, name)).toMatch(/PERMITTED|permitted|UNSPECIFIED/i);
     }
   });
+  test("of a machine that the world reaches by its newer address are trusted at home all the same", async () => {
+    const { names } = of({}, ["127.0.0.1", "2001:db8::5"])!;
+    const made = await make(names, now, "world");
+    expect(await trusted(made, made.authority, "127.0.0.1")).toBe("trusted");
+    // With that address in it nothing is trusted: this is what it would have let happen.
+    const spoilt = await make([...names, "2001:db8::5"], now, "spoilt");
+    expect(await trusted(spoilt, spoilt.authority, "127.0.0.1")).not.toBe("trusted");
+  });
   test("stand from one start to the next, and are made anew for other addresses or when they run out, by the same authority", async () => {
     const first = await make(["192.168.1.20"], now, "kept");
     expect(await make(["192.168.1.20"], addDays(now, 100), "kept")).toEqual(first);
     const moved = await make(["192.168.1.33"], now, "kept");
     expect(moved.cert).not.toBe(first.cert);
     expect(moved.authority).toBe(first.authority);
+    // One that names more than is wanted is made anew as well: the more may be what spoils it.
+    const two = await make(["192.168.1.33", "2001:db8::5"], now, "kept");
+    expect((await make(["192.168.1.33"], now, "kept")).cert).not.toBe(two.cert);
     expect((await make(["192.168.1.33"], addDays(now, 170), "kept")).cert).not.toBe(moved.cert);
   });
   test("their keys are for the one who runs the server only", () => {
