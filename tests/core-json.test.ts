@@ -1,8 +1,10 @@
 import { spawnSync } from "node:child_process";
 import { readFileSync } from "node:fs";
 import { describe, expect, test } from "vitest";
+import { coreAnswer } from "../scripts/core-answer";
 
-function core(verb: string, input: string) {
+/** As it is called from outside; a start takes seconds, so that most is asked without one. */
+function coreProcess(verb: string, input: string) {
   const run = spawnSync(process.execPath, ["--import", "tsx", "scripts/core.ts", verb], {
     input,
     encoding: "utf8",
@@ -35,17 +37,22 @@ describe("the examples of docs/core-json.md are true", () => {
       "year",
     ]));
   test.each(sections.map((s) => [s.verb, s] as const))("%s", (verb, { input, wanted }) => {
-    const { code, out } = core(verb, input);
-    expect(code).toBe(0);
+    const answered = coreAnswer(verb, () => input);
     const trim = (got: unknown, like: unknown): unknown =>
       Array.isArray(like) ? (got as unknown[]).slice(0, like.length).map((g, i) => trim(g, like[i]))
       : typeof like === "object" && like !== null ? Object.fromEntries(Object.entries(like).map(([k, v]) => [k, trim((got as Record<string, unknown>)[k], v)]))
       : got; // prettier-ignore
-    expect(trim(JSON.parse(out), wanted)).toEqual(wanted);
+    expect(trim(JSON.parse(JSON.stringify("answer" in answered && answered.answer)), wanted)).toEqual(wanted);
+  });
+  test("called from outside it says the same: one JSON document, exit 0", () => {
+    const { input } = sections.find((s) => s.verb === "judge")!;
+    const { code, out, err } = coreProcess("judge", input);
+    expect([code, err]).toEqual([0, ""]);
+    expect({ answer: JSON.parse(out) as object }).toEqual(JSON.parse(JSON.stringify(coreAnswer("judge", () => input))));
   });
 });
 
-describe("bad input: exit 2 and one JSON object on standard error", () => {
+describe("bad input: one JSON object that says where and what; exit 2, on standard error", () => {
   const good = JSON.parse(sections.find((s) => s.verb === "judge")!.input) as Record<string, unknown>;
   test.each<[string, string, string, string, RegExp]>([
     ["no JSON", "judge", "{", "", /not JSON/],
@@ -71,11 +78,11 @@ describe("bad input: exit 2 and one JSON object on standard error", () => {
     ["a problem of too few minutes", "solve", JSON.stringify({ days: ["2026-09-22", "2026-09-23"], minutesFree: [10], roundMinutes: 1, roundCost: 0, bedMinutes: 0, bedCost: 0, tasks: [] }), "", /minutesFree/], // prettier-ignore
     ["a garden without beds", "plan", JSON.stringify({ today: "2026-09-19" }), "latitude", /expected number/],
   ])("%s", (_, verb, input, path, words) => {
-    const { code, out, err } = core(verb, input);
-    expect(code).toBe(2);
-    expect(out).toBe("");
-    const { error } = JSON.parse(err) as { error: { path: string; message: string } };
-    expect(error.path).toBe(path);
-    expect(error.message).toMatch(words);
+    expect(coreAnswer(verb, () => input)).toEqual({ error: { path, message: expect.stringMatching(words) as string } }); // prettier-ignore
+  });
+  test("called from outside", () => {
+    const { code, out, err } = coreProcess("guess", "{}");
+    expect([code, out]).toEqual([2, ""]);
+    expect(JSON.parse(err)).toEqual(coreAnswer("guess", () => "{}"));
   });
 });
