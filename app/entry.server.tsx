@@ -10,7 +10,7 @@ declare module "react-router" {
     /** Set by the server in front of the app; a development server has none. */
     nonce?: string;
     /** Where a request to the door that the network reaches came from, and the device it is in with; none at this machine's own. */
-    knock?: { address: string; deviceId: string | null };
+    knock?: { address: string; deviceId: string | null; helperId: string | null };
   }
 }
 

@@ -3,6 +3,8 @@ import { index, layout, route, type RouteConfig } from "@react-router/dev/routes
 export default [
   route("setup", "routes/setup.tsx"),
   route("login", "routes/login.tsx"),
+  route("h/:token", "routes/helper-link.ts"),
+  route("help", "routes/help.tsx"),
   layout("routes/garden.tsx", [
     index("routes/horizon.tsx"),
     route("round", "routes/round.tsx"),

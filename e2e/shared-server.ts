@@ -1,5 +1,5 @@
 import { execFileSync, spawnSync } from "node:child_process";
-import { mkdirSync, readFileSync } from "node:fs";
+import { mkdirSync, readdirSync, readFileSync } from "node:fs";
 import { request } from "node:https";
 import path from "node:path";
 import { checkServerIdentity } from "node:tls";
@@ -33,7 +33,7 @@ export class SharedServer extends GardenServer {
     super(port, false);
     this.doorPort = port + 1;
     this.address = `https://127.0.0.2:${this.doorPort}`;
-    Object.assign(this.env, { AKMEDON_SHARE: "1", AKMEDON_SHARE_HOST: "127.0.0.2", AKMEDON_SHARE_PORT: String(this.doorPort) }); // prettier-ignore
+    Object.assign(this.env, { AKMEDON_SHARE: "1", AKMEDON_SHARE_HOST: "127.0.0.2", AKMEDON_SHARE_PORT: String(this.doorPort), AKMEDON_LOG: path.join(this.folder, "log") }); // prettier-ignore
     // Certificates are for the time that the browser has, too.
     delete this.env.AKMEDON_TEST_NOW;
   }
@@ -44,9 +44,14 @@ export class SharedServer extends GardenServer {
     await this.start({ cold: true });
     await this.tell("/setup", { name: "Back garden", latitude: "47.6", longitude: "-122.3", timeZone: "America/Los_Angeles", unitSystem: "metric" }); // prettier-ignore
     await this.tell("/beds", { intent: "add bed", name: "Long bed", kind: "open" });
+    await this.plant("6 kale curly, planted 3 May 2026");
+  }
+
+  /** One more planting in its bed. */
+  async plant(text: string): Promise<void> {
     const beds = await (await fetch(`${this.url}/beds`)).text();
     const bedId = /name="bedId" value="([^"]+)"/.exec(beds)?.[1] ?? "";
-    await this.tell("/beds", { intent: "add lines", bedId, rows: '[{"text":"6 kale curly, planted 3 May 2026"}]' });
+    await this.tell("/beds", { intent: "add lines", bedId, rows: JSON.stringify([{ text }]) });
   }
 
   passphrase(typed: string): string {
@@ -54,13 +59,27 @@ export class SharedServer extends GardenServer {
     return stdout + stderr;
   }
 
-  private async tell(at: string, fields: Record<string, string>): Promise<void> {
+  async tell(at: string, fields: Record<string, string>): Promise<void> {
     const answer = await fetch(this.url + at, {
       method: "POST",
       body: new URLSearchParams(fields),
       redirect: "manual",
     });
     if (answer.status >= 400) throw new Error(`${at}: ${answer.status}`);
+  }
+
+  /** All that it has written down. */
+  get logged(): string {
+    const folder = this.env.AKMEDON_LOG!;
+    return readdirSync(folder).map((name) => readFileSync(path.join(folder, name), "utf8")).join(""); // prettier-ignore
+  }
+
+  /** Ends it, and starts it again at another time of its own. */
+  async startAgain(at: Date | undefined): Promise<void> {
+    await this.stop();
+    if (at) this.env.AKMEDON_TEST_NOW = at.toISOString();
+    else delete this.env.AKMEDON_TEST_NOW;
+    await this.start({ cold: true });
   }
 
   get authorityFile(): string {
@@ -93,7 +112,7 @@ export class SharedServer extends GardenServer {
     // prettier-ignore
     const came = await this.knock("/login", {
       method: "POST",
-      body: new URLSearchParams({ passphrase, device }).toString(),
+      body: new URLSearchParams({ passphrase, device, person: "" }).toString(),
       ...more,
       headers: { Origin: this.address, "Content-Type": "application/x-www-form-urlencoded", ...more.headers },
     });

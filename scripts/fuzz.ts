@@ -78,7 +78,7 @@ const TARGETS: Target[] = [
   { path: "/notes/carrot", fields: { intent: "choose school", schoolId: "none", optionId: "none" } },
   { path: "/demo/step", fields: { days: "1", back: "/sky" } },
   { path: "/login", fields: { passphrase: "four words or five", device: "Phone" } },
-  { path: "/phones", fields: { intent: "rename", id: "x", name: "Kitchen phone" } },
+  { path: "/phones", fields: { intent: "describe", id: "x", name: "Kitchen phone", person: "Rosa" } },
   { path: "/setup", fields: { name: "Other", latitude: "50", longitude: "0", timeZone: "Europe/London", unitSystem: "metric" } }, // prettier-ignore
 ];
 

@@ -15,6 +15,9 @@ import type { Gate } from "~/services/access/gate.server";
 import { tooMuch, type Refusal } from "./limits";
 import { strangerIn } from "./strangers";
 
+/** A helper comes when the household is back, or by no link of ours. */
+const LINK_OVER = "This link is over, or never was one. Ask the household for another.";
+
 /** Bytes of a refused body that are not worth a new line. */
 const PASSED_OVER = 16_384;
 
@@ -22,6 +25,9 @@ type Knock = NonNullable<AppLoadContext["knock"]>;
 
 const refuse = (response: Response, { status, sentence, headers = {} }: Refusal) =>
   response.status(status).set(headers).type("text/plain").send(sentence);
+
+const heldOff = (response: Response) =>
+  refuse(response, { status: 429, sentence: "That was tried too often from here. Wait a quarter of an hour, then try again.", headers: { "Retry-After": "900" } }); // prettier-ignore
 
 /** A number used once: only scripts that carry it run. */
 const withNonce: RequestHandler = (_, response, next) => {
@@ -75,6 +81,18 @@ const toLogin = (response: Response, path: string, to: string) => {
 const unread = (request: Request, response: Response) =>
   Number(request.headers["content-length"] ?? 0) > PASSED_OVER ? response.set("Connection", "close") : response;
 
+/** Where a passphrase is tried. */
+const TRIED_AT = ["/login", "/login.data"];
+
+/** Whoever guesses is answered before anything else is done for it, so that the household's own requests are heard. */
+const nobodyWhoGuesses =
+  ({ gate }: Door): RequestHandler =>
+  (request, response, next) => {
+    response.locals.door = true;
+    if (request.method !== "POST" || !TRIED_AT.includes(request.path) || !gate.isHeldOff(request.ip ?? "")) return next(); // prettier-ignore
+    heldOff(unread(request, response));
+  };
+
 /** At the door that the network reaches: who has not given the passphrase is asked for it, and nothing is read of what was sent. */
 const onlyTheHousehold =
   ({ gate }: Door): RequestHandler =>
@@ -84,9 +102,11 @@ const onlyTheHousehold =
     gate
       .answer({ method, path, cookies: request.headers.cookie, address })
       .then((answer) => {
-        if (answer.status === "tried too often") return refuse(unread(request, response), { status: 429, sentence: answer.sentence, headers: { "Retry-After": "900" } }); // prettier-ignore
+        if (answer.status === "tried too often") return heldOff(unread(request, response));
+        if (answer.status === "link over")
+          return refuse(unread(request, response), { status: 410, sentence: LINK_OVER });
         if (answer.status === "in") {
-          response.locals.knock = { address, deviceId: answer.deviceId };
+          response.locals.knock = { address, deviceId: answer.deviceId, helperId: answer.helperId };
           return next();
         }
         if (method !== "GET") return refuse(unread(request, response), { status: 401, sentence: "Give the passphrase first." }); // prettier-ignore
@@ -96,7 +116,7 @@ const onlyTheHousehold =
       .catch(next);
   };
 
-/** Nothing a device was shown after it gave the passphrase is kept by it, or by anything between. */
+/** Nothing a device was shown at the door is kept by it, or by anything between: neither a page nor that there is none. */
 const keepsNothing: RequestHandler = (_, response, next) => {
   response.set("Cache-Control", "no-store");
   next();
@@ -135,19 +155,27 @@ export interface Door {
  * @param build - the built app
  * @param assets - folder of its files for the browser
  * @param door - where the network reaches it: nobody gets past without the passphrase. On this machine there is none
+ * @param requests - writes down what is asked
  */
-export function gardenServer(build: ServerBuild, assets: string, door?: Door): Express {
+export function gardenServer(
+  build: ServerBuild,
+  assets: string,
+  { door, requests }: { door?: Door; requests?: RequestHandler | undefined } = {},
+): Express {
+  // prettier-ignore
   const app = express();
   app.disable("x-powered-by");
   // What a proxy of this machine says of the sender is believed, and nobody else.
   app.set("trust proxy", door?.behindProxy ? "loopback" : false);
+  if (requests) app.use(requests);
+  if (door) app.use(nobodyWhoGuesses(door));
   app.use(withNonce, headers, onlyOurselves(door), withinLimits, compression());
   app.use("/assets", express.static(path.join(assets, "assets"), { immutable: true, maxAge: "1y" }));
   app.use(express.static(assets, { maxAge: "1h" }));
   if (door) {
     const { authority } = door;
     if (authority) app.get("/authority.crt", (_, response) => void response.type("application/x-x509-ca-cert").send(authority)); // prettier-ignore
-    app.use(onlyTheHousehold(door), keepsNothing);
+    app.use(keepsNothing, onlyTheHousehold(door));
   }
   app.use(
     createRequestHandler({

@@ -9,7 +9,7 @@ import { pageOfOurs } from "./our-page";
 
 export const meta: Route.MetaFunction = () => [{ title: "The passphrase · Akmedon" }];
 
-const Login = z.object({ passphrase: z.string(), device: z.string() });
+const Login = z.object({ passphrase: z.string(), device: z.string(), person: z.string().default("") });
 
 /** On this machine nobody is asked, and who is in needs no passphrase. */
 export function loader({ context: { knock } }: Route.LoaderArgs) {
@@ -20,15 +20,20 @@ export function loader({ context: { knock } }: Route.LoaderArgs) {
 export const action = wholeOrTold(async ({ request, context: { knock } }: Route.ActionArgs) => {
   if (!knock) throw redirect("/");
   const form = Login.safeParse(await fieldsOf(request));
-  const device = form.data?.device ?? "";
-  const refuse = (sentence: string) => data({ sentence, device }, { status: 400 });
+  const typed = { device: form.data?.device ?? "", person: form.data?.person ?? "" };
+  const refuse = (sentence: string) => data({ sentence, ...typed }, { status: 400 });
   if (!form.success || form.data.passphrase === "") return refuse("Type the household’s passphrase.");
-  const cookie = await login(form.data.passphrase, device, knock.address, knock.deviceId);
+  const cookie = await login(
+    form.data.passphrase,
+    { name: typed.device, person: typed.person },
+    knock.address,
+    knock.deviceId,
+  );
   if (!cookie) return refuse("That is not the household’s passphrase. Small and capital letters count.");
   const to = pageOfOurs(new URL(request.url).searchParams.get("to") ?? "/");
   return redirect(to, { headers: { "Set-Cookie": cookie } });
 });
 
 export default function LoginRoute({ actionData }: Route.ComponentProps) {
-  return <LoginPage sentence={actionData?.sentence} device={actionData?.device} />;
+  return <LoginPage sentence={actionData?.sentence} device={actionData?.device} person={actionData?.person} />;
 }

@@ -3,7 +3,7 @@ import { createCookie } from "react-router";
 import { beforeEach, describe, expect, test } from "vitest";
 import { openGarden, type Db } from "~/db/client.server";
 import { theDoor } from "~/db/access/door.server";
-import { deviceName, deviceOf, devicesIn, dropDevice, letIn, renameDevice } from "~/services/access/devices.server";
+import { describeDevice, deviceName, deviceOf, devicesIn, dropDevice, letIn } from "~/services/access/devices.server";
 import { faultOf, isPassphrase, setPassphrase } from "~/services/access/passphrase.server";
 import { triedFrom, Tries } from "~/services/access/tries.server";
 
@@ -13,7 +13,7 @@ let db: Db;
 beforeEach(() => {
   db = openGarden(":memory:");
 });
-const shown = async (name = "Kitchen phone", at = NOW) => (await letIn(db, name, at)).split(";")[0]!;
+const shown = async (name = "Kitchen phone", person = "") => (await letIn(db, name, person, NOW)).split(";")[0]!;
 
 describe("the passphrase", () => {
   test.each(["", "short", "elevenchars", "aaaaaaaaaaaaaaaa", "abababababababab", "x".repeat(201)])("“%s” will not do", (typed) => expect(faultOf(typed)).toMatch(/passphrase|letters/)); // prettier-ignore
@@ -61,10 +61,11 @@ describe("phones", () => {
   test("each has its own: one that is dropped is out, the other stays", async () => {
     const [one, two] = [await shown("One"), await shown("Two")];
     const first = devicesIn(db).find((d) => d.name === "One")!;
-    expect(renameDevice(db, first.id, "  Old   phone ")).toBe(true);
+    expect(describeDevice(db, first.id, { name: "  Old   phone ", person: " " })).toBe(true);
+    expect(devicesIn(db).find((d) => d.id === first.id)).toMatchObject({ name: "Old phone", person: null });
     expect(dropDevice(db, first.id, NOW)).toBe(true);
     expect(dropDevice(db, first.id, NOW)).toBe(false);
-    expect(renameDevice(db, first.id, "Back")).toBe(false);
+    expect(describeDevice(db, first.id, { name: "Back", person: "" })).toBe(false);
     expect(await deviceOf(db, one, NOW)).toBeUndefined();
     expect((await deviceOf(db, two, NOW))?.name).toBe("Two");
   });

@@ -1,6 +1,6 @@
 import { and, desc, eq, isNull } from "drizzle-orm";
 import type { Db } from "../db.server";
-import { device, door, type DeviceRow } from "../schema/access.server";
+import { device, door, helperLink, type DeviceRow } from "../schema/access.server";
 
 export type { DeviceRow };
 
@@ -8,11 +8,12 @@ const ONLY = 1;
 
 export const theDoor = (db: Db) => db.select().from(door).where(eq(door.id, ONLY)).get();
 
-/** Locks the door anew; whoever was in has to give the new passphrase. */
+/** Locks the door anew; whoever was in has to give the new passphrase, and links of helpers are over. */
 export function lockDoor(db: Db, lock: { passphraseHash: string; cookieSecret: string }, at: string): void {
   db.transaction((tx) => {
     tx.insert(door).values({ id: ONLY, ...lock, setAt: at }).onConflictDoUpdate({ target: door.id, set: { ...lock, setAt: at } }).run(); // prettier-ignore
     tx.update(device).set({ endedAt: at }).where(isNull(device.endedAt)).run();
+    tx.update(helperLink).set({ endedAt: at }).where(isNull(helperLink.endedAt)).run();
   });
 }
 
@@ -28,7 +29,7 @@ export const deviceByToken = (db: Db, tokenHash: string) =>
 export function changeDevice(
   db: Db,
   id: string,
-  set: Partial<Pick<DeviceRow, "name" | "seenAt" | "endedAt">>,
+  set: Partial<Pick<DeviceRow, "name" | "person" | "seenAt" | "endedAt">>,
 ): boolean {
   return db.update(device).set(set).where(and(eq(device.id, id), isNull(device.endedAt))).run().changes > 0; // prettier-ignore
 }

@@ -1,4 +1,4 @@
-import { and, desc, eq } from "drizzle-orm";
+import { and, asc, desc, eq } from "drizzle-orm";
 import type { Entry } from "~/core/entries";
 import type { Db } from "../db.server";
 import { entry, noteLine } from "../schema/index.server";
@@ -28,6 +28,11 @@ export function keepEntry(db: Db, given: Entry): void {
 
 export function entryById(db: Db, id: string) {
   return db.select().from(entry).where(eq(entry.id, id)).get();
+}
+
+/** What one device sent, in its order. */
+export function entriesOfDevice(db: Db, device: string) {
+  return db.select().from(entry).where(eq(entry.device, device)).orderBy(asc(entry.sequence)).all();
 }
 
 /** The words that take an entry back or put it back, the latest first. */

@@ -10,8 +10,8 @@ export interface LedgerFound {
   fates: readonly (typeof FATES)[number][];
   conditions: readonly (typeof CONDITIONS)[number][];
   outcomes: readonly (typeof pick.$inferSelect.outcome)[];
-  /** To be in the note as it is typed. */
-  inNote: string;
+  /** To be in the note, or in who picked, as it is typed. */
+  inWords: string;
 }
 
 export interface LedgerAsked {
@@ -59,7 +59,8 @@ function matching(db: Db, found: LedgerFound): SQL | undefined {
     found.outcomes.length > 0 ? inArray(pick.outcome, [...found.outcomes]) : undefined,
     inLot(lot.fate, found.fates),
     inLot(lot.condition, found.conditions),
-    sql`instr(lower(${pick.note}), lower(${found.inNote})) > 0`,
+    sql`instr(lower(${pick.note}), lower(${found.inWords})) > 0`,
+    sql`instr(lower(${pick.person}), lower(${found.inWords})) > 0`,
   );
 }
 

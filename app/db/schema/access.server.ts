@@ -8,12 +8,16 @@ export const door = sqliteTable("door", {
   /** What cookies are signed with. */
   cookieSecret: text().notNull(),
   setAt: text().notNull(),
+  /** Who uses this machine itself, which is asked for no passphrase; null where nobody said. */
+  person: text(),
 });
 
 /** A phone or computer that gave the passphrase; it stays in until it is dropped or long unseen. */
 export const device = sqliteTable("device", {
   id: text().primaryKey(),
   name: text().notNull(),
+  /** Whose it is; null where nobody said. */
+  person: text(),
   /** SHA-256 of what the device shows: the file alone lets nobody in. */
   tokenHash: text().notNull().unique(),
   firstAt: text().notNull(),
@@ -21,4 +25,20 @@ export const device = sqliteTable("device", {
   endedAt: text(),
 });
 
+/** A link that shows a helper the sheet of one trip, until its last day. */
+export const helperLink = sqliteTable("helper_link", {
+  id: text().primaryKey(),
+  /** Who it is for, as the household says. */
+  name: text().notNull(),
+  /** SHA-256 of what the link carries: the file alone opens nothing. */
+  tokenHash: text().notNull().unique(),
+  /** First day of the trip whose sheet it shows. */
+  fromDay: text().notNull(),
+  /** Last day on which it opens. */
+  untilDay: text().notNull(),
+  madeAt: text().notNull(),
+  endedAt: text(),
+});
+
+export type HelperLinkRow = typeof helperLink.$inferSelect;
 export type DeviceRow = typeof device.$inferSelect;

@@ -1,3 +1,4 @@
+import { sql } from "drizzle-orm";
 import { index, integer, real, sqliteTable, text, type AnySQLiteColumn } from "drizzle-orm/sqlite-core";
 import { CONDITIONS, FATES, MOVEMENT_KINDS } from "~/core/ledger";
 import { season } from "./beds.server";
@@ -18,6 +19,8 @@ export const pick = sqliteTable(
     /** Whether all that was ready came off. */
     tookAll: integer({ mode: "boolean" }).notNull(),
     note: text().notNull().default(""),
+    /** Who picked, where the device that logged it says so. */
+    person: text(),
     loggedAt: text().notNull(),
     /** Taken back by the gardener: kept, but out of every total. */
     withdrawnAt: text(),
@@ -26,6 +29,9 @@ export const pick = sqliteTable(
     index("pick_season").on(t.seasonId, t.pickedOn),
     index("pick_day").on(t.pickedOn),
     index("pick_round").on(t.roundId),
+    index("pick_person")
+      .on(t.person)
+      .where(sql`${t.person} is not null`),
   ],
 );
 

@@ -1,4 +1,4 @@
-import QRCode from "qrcode";
+import { groupBy } from "es-toolkit";
 import { theDoor } from "~/db/access/door.server";
 import type { Db } from "~/db/db.server";
 import { dayInZone } from "~/core/calendar";
@@ -7,6 +7,7 @@ import type { PhonesView } from "~/views/access/phones-view";
 import { sayDay } from "~/views/words";
 import { todayOf } from "../garden/clock.server";
 import { devicesIn } from "./devices.server";
+import { qrPicture } from "./qr-picture.server";
 
 /** How the household's phones come in: set by the server that was started for them. */
 export interface SharedAt {
@@ -14,9 +15,6 @@ export interface SharedAt {
   /** Of the household's own authority, as a phone shows it. */
   fingerprint: string | undefined;
 }
-
-const asPicture = async (text: string) =>
-  `data:image/svg+xml;base64,${Buffer.from(await QRCode.toString(text, { type: "svg", margin: 2, errorCorrectionLevel: "M" })).toString("base64")}`;
 
 /** Where phones find the garden, and which are in. */
 export async function phonesPage(
@@ -26,10 +24,15 @@ export async function phonesPage(
   deviceId: string | null,
 ): Promise<PhonesView> {
   const day = (at: string) => sayDay(dayInZone(new Date(at), garden.timeZone), todayOf(garden));
+  const lock = theDoor(db);
+  const devices = devicesIn(db).map(({ id, name, person, firstAt, seenAt }) => ({ id, name, person: person ?? "", first: day(firstAt), seen: day(seenAt), isThis: id === deviceId })); // prettier-ignore
   return {
-    isLocked: theDoor(db) !== undefined,
-    address: address ? { text: address, picture: await asPicture(address) } : null,
+    isLocked: lock !== undefined,
+    address: address ? { text: address, picture: await qrPicture(address) } : null,
     authority: address && fingerprint ? { at: `${address}/authority.crt`, fingerprint } : null, // prettier-ignore
-    devices: devicesIn(db).map(({ id, name, firstAt, seenAt }) => ({ id, name, first: day(firstAt), seen: day(seenAt), isThis: id === deviceId })), // prettier-ignore
+    personHere: lock?.person ?? "",
+    people: Object.entries(groupBy(devices, (d) => d.person))
+      .map(([person, own]) => ({ person, devices: own }))
+      .sort((a, b) => a.person.localeCompare(b.person)),
   };
 }

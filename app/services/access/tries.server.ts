@@ -18,13 +18,27 @@ export function triedFrom(address: string): string {
 /** Counts tries of the passphrase by address, so that nobody gets to guess. */
 export class Tries {
   private readonly limiter = new RateLimiterMemory({ points: TRIES, duration: WITHIN_S });
+  /** Until when nothing is heard from where, ms: the answer for those who go on costs next to nothing. */
+  private readonly heldOff = new Map<string, number>();
 
   /** One more try; false where there were too many. Nothing is hashed for those. */
   async may(address: string): Promise<boolean> {
-    return this.limiter.consume(triedFrom(address)).then(
+    const from = triedFrom(address);
+    return this.limiter.consume(from).then(
       () => true,
-      () => false,
+      (told: { msBeforeNext: number }) => {
+        const now = Date.now();
+        for (const [other, until] of this.heldOff) if (until <= now) this.heldOff.delete(other);
+        this.heldOff.set(from, now + told.msBeforeNext);
+        return false;
+      },
     );
+  }
+
+  /** Whether there were too many from there, and the time for that is not over. */
+  isHeldOff(address: string, now: number): boolean {
+    if (this.heldOff.size === 0) return false;
+    return (this.heldOff.get(triedFrom(address)) ?? 0) > now;
   }
 
   /** The passphrase was right: earlier slips do not count. */
@@ -32,5 +46,3 @@ export class Tries {
     await this.limiter.delete(triedFrom(address));
   }
 }
-
-export const TOO_MANY_TRIES = "That was tried too often from here. Wait a quarter of an hour, then try again.";

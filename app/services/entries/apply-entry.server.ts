@@ -31,8 +31,10 @@ const idIn = (raw: unknown) =>
 /**
  * Applies one entry in a transaction of its own, once however often it comes, and answers for it. What goes wrong on
  * our side is "not now": the device keeps the entry.
+ *
+ * @param person - who did it, where that is known
  */
-export function applyEntry(db: Db, raw: unknown): EntryAnswer {
+export function applyEntry(db: Db, raw: unknown, person: string | null = null): EntryAnswer {
   const id = idIn(raw);
   const entry = Entry.safeParse(raw);
   if (!entry.success) {
@@ -43,7 +45,7 @@ export function applyEntry(db: Db, raw: unknown): EntryAnswer {
   if (!garden) return { id, status: "not now" };
   if (isApplied(db, id)) return { id, status: "applied" };
   try {
-    db.transaction(() => applyOnce(db, garden, inItsTime(entry.data)), { behavior: "immediate" });
+    db.transaction(() => applyOnce(db, garden, inItsTime(entry.data), person), { behavior: "immediate" });
     return { id, status: "applied" };
   } catch (error) {
     if (!(error instanceof NotApplied)) {
@@ -65,11 +67,11 @@ function inItsTime(entry: Entry): Entry {
 }
 
 /** @throws {NotApplied} so that nothing half-written stays */
-function applyOnce(db: Db, garden: GardenRow, entry: Entry): void {
+function applyOnce(db: Db, garden: GardenRow, entry: Entry, person: string | null): void {
   if (isApplied(db, entry.id)) return;
   const day = dayOfEntry(entry, garden);
   if ("sentence" in day) throw new NotApplied({ status: "refused", sentence: day.sentence, fields: { on: day.sentence } }); // prettier-ignore
-  const outcome = apply(db, garden, entry, day);
+  const outcome = apply(db, garden, entry, day, person);
   if (outcome.status !== "applied") throw new NotApplied(outcome);
   keepEntry(db, entry);
   // What was taken back before it arrived goes back at once.
@@ -77,10 +79,10 @@ function applyOnce(db: Db, garden: GardenRow, entry: Entry): void {
   if (word && entry.kind !== "take back") undo(db, entry, (JSON.parse(word.body) as { putBack?: boolean }).putBack === true); // prettier-ignore
 }
 
-function apply(db: Db, garden: GardenRow, entry: Entry, day: EntryDay): Applied {
+function apply(db: Db, garden: GardenRow, entry: Entry, day: EntryDay, person: string | null): Applied {
   switch (entry.kind) {
     case "pick":
-      return logPick(db, entry, day);
+      return logPick(db, entry, day, person);
     case "look":
       return takeLook(db, entry, day);
     case "count":

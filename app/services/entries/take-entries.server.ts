@@ -14,9 +14,13 @@ export async function readyForEntries(db: Db, garden: GardenRow, raw: unknown): 
 
 export type BatchOutcome = { status: "answered"; answers: EntryAnswer[] } | { status: "no batch" };
 
-/** Takes a batch of entries: each is applied by itself, so that one that fails holds up no other. */
-export function takeEntries(db: Db, raw: unknown): BatchOutcome {
+/**
+ * Takes a batch of entries: each is applied by itself, so that one that fails holds up no other.
+ *
+ * @param person - whose device sent them, where that is known
+ */
+export function takeEntries(db: Db, raw: unknown, person: string | null = null): BatchOutcome {
   const batch = EntryBatch.safeParse(raw);
   if (!batch.success) return { status: "no batch" };
-  return { status: "answered", answers: batch.data.entries.map((entry) => applyEntry(db, entry)) };
+  return { status: "answered", answers: batch.data.entries.map((entry) => applyEntry(db, entry, person)) };
 }

@@ -15,6 +15,7 @@ import {
   type LotRow,
 } from "~/db/ledger/lots.server";
 import { keepEarlier, pickById, updatePick, type PickRow } from "~/db/ledger/picks.server";
+import { personName } from "../access/people.server";
 import { applied, refused, type Applied } from "../entries/applied";
 import { dayError } from "./log-pick.server";
 import { pickAmount } from "./pick-amount.server";
@@ -39,6 +40,8 @@ export const CorrectionForm = z.object({
   condition: PickBody.shape.condition,
   fate: PickBody.shape.fate,
   note: PickBody.shape.note,
+  /** Not said: as it was. */
+  person: z.string().max(200).transform(personName).optional(),
   on: IsoDay,
 });
 export type Correction = z.infer<typeof CorrectionForm>;
@@ -70,7 +73,7 @@ export function correctPick(db: Db, pickId: string, to: Correction, today: IsoDa
   const lot = lotById(db, pickId) ?? lotsOfPick(db, pickId)[0];
   db.transaction(() => {
     keepEarlier(db, pickId, earlierOf(db, pick, lot));
-    updatePick(db, pickId, { outcome: to.outcome, tookAll: !nothing && to.tookAll, pickedOn: to.on, note: to.note });
+    updatePick(db, pickId, { outcome: to.outcome, tookAll: !nothing && to.tookAll, pickedOn: to.on, note: to.note, person: to.person === undefined ? pick.person : to.person }); // prettier-ignore
     if (!lot && nothing) return;
     if (!lot) insertLot(db, { id: pickId, pickId, condition: to.condition, fate: to.fate });
     const row = lot ?? lotById(db, pickId)!;
@@ -89,8 +92,8 @@ export function correctPick(db: Db, pickId: string, to: Correction, today: IsoDa
 
 function earlierOf(db: Db, pick: PickRow, lot: LotRow | undefined) {
   const was = amountOf(lot ? harvestIn(db, lot.id) : []);
-  const { outcome, pickedOn, tookAll, note } = pick;
-  return { outcome, pickedOn, tookAll, note, grams: was.grams, pieces: was.pieces, estimated: isGuessed(was), fate: lot?.fate, condition: lot?.condition }; // prettier-ignore
+  const { outcome, pickedOn, tookAll, note, person } = pick;
+  return { outcome, pickedOn, tookAll, note, person, grams: was.grams, pieces: was.pieces, estimated: isGuessed(was), fate: lot?.fate, condition: lot?.condition }; // prettier-ignore
 }
 
 /** Takes a line out of every total, and back the end it told; or puts both back. */

@@ -23,6 +23,7 @@ export const CSV_HEAD = [
   "label",
   "season_crop",
   "note",
+  "picked_by",
 ] as const;
 
 function rowOf(l: LedgerLine): Record<(typeof CSV_HEAD)[number], string | number> {
@@ -44,6 +45,7 @@ function rowOf(l: LedgerLine): Record<(typeof CSV_HEAD)[number], string | number
     label: l.label,
     season_crop: l.seasonCrop,
     note: l.note,
+    picked_by: l.person ?? "",
   };
 }
 

@@ -11,6 +11,7 @@ import { containersInUse } from "~/db/ledger/containers.server";
 import { countPicks, daysOfLedger, pickIdsInOrder, type LedgerFound } from "~/db/ledger/picks-in-order.server";
 import { TOTALLED_BY, ledgerRow, type LedgerShown } from "~/views/ledger/ledger-view";
 import { cropAndVariety, sayInUnits, shortDay } from "~/views/words";
+import { pickersToldApart } from "../access/people.server";
 import { todayOf } from "../garden/clock.server";
 import { cropsOf } from "../garden/household-crops.server";
 import { linesOf } from "./ledger-lines.server";
@@ -51,6 +52,7 @@ export function ledgerPage(db: Db, garden: GardenRow, query: LedgerQuery) {
     today,
     units: garden.unitSystem,
     containers: containersInUse(db),
+    people: pickersToldApart(db),
     growing: growingHere(db, names),
   };
 }
@@ -96,6 +98,6 @@ function foundFor(
     fates: FATES.filter(has),
     conditions: CONDITIONS.filter(has),
     outcomes: (["nothing ready"] as const).filter(has),
-    inNote: typed,
+    inWords: typed,
   };
 }

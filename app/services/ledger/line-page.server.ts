@@ -5,6 +5,7 @@ import { containersInUse } from "~/db/ledger/containers.server";
 import { correctionsOf } from "~/db/ledger/picks.server";
 import { earlierView, lineView } from "~/views/ledger/line-view";
 import { inUnits } from "~/views/words";
+import { pickersToldApart } from "../access/people.server";
 import { todayOf } from "../garden/clock.server";
 import { linesOf } from "./ledger-lines.server";
 
@@ -14,6 +15,7 @@ const EarlierLine = z.object({
   pieces: z.number().nullable().default(null),
   estimated: z.union([z.boolean(), z.number()]).transform(Boolean).default(false),
   outcome: z.string().default("picked"),
+  person: z.string().nullable().default(null),
 });
 
 /** One line of the ledger with its lots and what it said before; undefined when there is none such. */
@@ -25,6 +27,7 @@ export function linePage(db: Db, garden: GardenRow, pickId: string) {
   return {
     ...inUnits(lineView(line, today, units), units),
     containers: containersInUse(db),
+    people: pickersToldApart(db),
     units,
     today,
     earlier: correctionsOf(db, pickId).map((e) =>

@@ -16,8 +16,12 @@ import { pickAmount, type ReadAmount } from "./pick-amount.server";
 
 type PickEntry = Extract<Entry, { kind: "pick" }>;
 
-/** Writes one line of the ledger: the pick, the lot it makes, and where that goes. */
-export function logPick(db: Db, entry: PickEntry, { day, today }: EntryDay): Applied {
+/**
+ * Writes one line of the ledger: the pick, the lot it makes, and where that goes.
+ *
+ * @param person - who picked, where that is known
+ */
+export function logPick(db: Db, entry: PickEntry, { day, today }: EntryDay, person: string | null): Applied {
   if (pickById(db, entry.id)) return applied;
   const planting = plantingById(db, entry.plantingId);
   const season = planting && seasonFor(db, planting.id, day, entry.seasonId);
@@ -25,20 +29,20 @@ export function logPick(db: Db, entry: PickEntry, { day, today }: EntryDay): App
   const wrong = dayError(db, entry, season, day, today);
   if (wrong) return refused({ on: wrong });
   if (entry.outcome === "nothing ready") {
-    writePick(db, entry, season, day);
+    writePick(db, entry, season, day, person);
     return applied;
   }
   const read = pickAmount(db, entry);
   if (read.status === "refused") return refused(read.fields);
   db.transaction(() => {
-    writePick(db, entry, season, day);
+    writePick(db, entry, season, day, person);
     writeLot(db, entry, day, read.value);
     endWithIt(db, entry, planting, season, day);
   });
   return applied;
 }
 
-function writePick(db: Db, entry: PickEntry, season: SeasonRow, day: IsoDay): void {
+function writePick(db: Db, entry: PickEntry, season: SeasonRow, day: IsoDay, person: string | null): void {
   const { id, roundId, outcome, tookAll, note, at } = entry;
   if (roundId) touchRound(db, roundId, day, at);
   insertPick(db, {
@@ -49,6 +53,7 @@ function writePick(db: Db, entry: PickEntry, season: SeasonRow, day: IsoDay): vo
     outcome,
     tookAll: outcome === "picked" && tookAll,
     note,
+    person,
     loggedAt: at,
   });
 }

@@ -1,26 +1,30 @@
 import { chakra } from "@chakra-ui/react";
 import { useFetcher } from "react-router";
-import type { PhonesView } from "~/views/access/phones-view";
-import { ErrorLine } from "~/ui/forms/Field";
+import type { DeviceInView } from "~/views/access/phones-view";
+import { Field } from "~/ui/forms/Field";
 import { Action, Bar, QuietSpan, TextInput } from "~/ui/theme/parts";
+import { WhatCame, type PhoneAnswer } from "./WhatCame";
 
-/** A phone that is in: its name, to be changed where it stands, and out with it. */
-export function DeviceLine({ device: { id, name, first, seen, isThis } }: { device: PhonesView["devices"][number] }) {
-  const fetcher = useFetcher<{ id: string; done: string; error: string }>();
+/** A phone that is in: its name and whose it is, to be changed where they stand, and out with it. */
+export function DeviceLine({ device: { id, name, person, first, seen, isThis } }: { device: DeviceInView }) {
+  const fetcher = useFetcher<PhoneAnswer>();
   return (
     <chakra.li borderTop="1px solid" borderColor="line" paddingBlock="10px">
       <fetcher.Form method="post">
         <input type="hidden" name="id" value={id} />
-        <Bar gap="8px 12px">
-          <TextInput
-            name="name"
-            defaultValue={name}
-            aria-label={`Name of ${name}`}
-            maxLength={40}
-            width={{ base: "100%", md: "260px" }}
-          />
-          <Action name="intent" value="rename">
-            Keep the name
+        <Bar gap="8px 12px" alignItems="end">
+          <Field label="Name">
+            {(ids) => (
+              <TextInput {...ids} name="name" defaultValue={name} aria-label={`Name of ${name}`} maxLength={40} />
+            )}
+          </Field>
+          <Field label="Whose">
+            {(ids) => (
+              <TextInput {...ids} name="person" defaultValue={person} aria-label={`Whose ${name} is`} maxLength={40} />
+            )}
+          </Field>
+          <Action name="intent" value="describe" aria-label={`Keep what is said of ${name}`}>
+            Keep
           </Action>
           <Action name="intent" value="drop" aria-label={`Drop ${name}`}>
             {isThis ? "Log this phone out" : "Drop it"}
@@ -30,9 +34,7 @@ export function DeviceLine({ device: { id, name, first, seen, isThis } }: { devi
       <QuietSpan size="small">
         {isThis ? "This phone. " : ""}In since {first}, last seen {seen}.
       </QuietSpan>{" "}
-      <span aria-live="polite">
-        {fetcher.data?.error ? <ErrorLine>{fetcher.data.error}</ErrorLine> : fetcher.data?.done}
-      </span>
+      <WhatCame answer={fetcher.data} />
     </chakra.li>
   );
 }

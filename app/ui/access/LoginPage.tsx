@@ -3,8 +3,15 @@ import { Form } from "react-router";
 import { Field } from "~/ui/forms/Field";
 import { Action, TextInput } from "~/ui/theme/parts";
 
-/** Asked once on each phone: the household's passphrase, and what the phone is called. */
-export function LoginPage({ sentence, device }: { sentence: string | undefined; device: string | undefined }) {
+interface LoginPageProps {
+  /** What was wrong with what was typed. */
+  sentence: string | undefined;
+  device: string | undefined;
+  person: string | undefined;
+}
+
+/** Asked once on each phone: the household's passphrase, what the phone is called, and whose it is. */
+export function LoginPage({ sentence, device, person }: LoginPageProps) {
   return (
     <chakra.main maxWidth="460px" margin={{ base: "6vh auto", md: "12vh auto" }} padding="24px">
       <chakra.h1 fontSize="2.2rem">Akmedon</chakra.h1>
@@ -35,6 +42,11 @@ export function LoginPage({ sentence, device }: { sentence: string | undefined; 
                 maxLength={40}
                 placeholder="Kitchen phone"
               />
+            )}
+          </Field>
+          <Field label="Whose it is" help="So that the ledger can say who picked. Leave it empty if you garden alone.">
+            {(ids) => (
+              <TextInput {...ids} name="person" defaultValue={person} autoComplete="given-name" maxLength={40} />
             )}
           </Field>
           <Action type="submit" tone="loud">

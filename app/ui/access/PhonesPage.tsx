@@ -2,8 +2,8 @@ import { Box, chakra } from "@chakra-ui/react";
 import type { PhonesView } from "~/views/access/phones-view";
 import { Card } from "~/ui/shell/Card";
 import { Fold } from "~/ui/shell/Fold";
-import { Page, PageName, PlainList, Quiet } from "~/ui/theme/parts";
-import { DeviceLine } from "./DeviceLine";
+import { Page, PageName, Quiet } from "~/ui/theme/parts";
+import { PeopleCard } from "./PeopleCard";
 
 /** How the phones of the household reach the garden, and which are in. */
 export function PhonesPage(view: PhonesView) {
@@ -12,23 +12,7 @@ export function PhonesPage(view: PhonesView) {
       <PageName marginBottom="12px">Phones of the household</PageName>
       <Box display="grid" gap="14px">
         {view.address ? <Reached view={view} address={view.address} /> : <NotShared isLocked={view.isLocked} />}
-        {view.isLocked && (
-          <Card title="In the garden">
-            {view.devices.length === 0 ? (
-              <p>No phone has given the passphrase yet.</p>
-            ) : (
-              <PlainList>
-                {view.devices.map((d) => (
-                  <DeviceLine key={d.id} device={d} />
-                ))}
-              </PlainList>
-            )}
-            <Quiet marginTop="8px">
-              A phone that is lost: drop it here, and it is out at once. A phone unseen for half a year is out by
-              itself.
-            </Quiet>
-          </Card>
-        )}
+        {view.isLocked && <PeopleCard people={view.people} personHere={view.personHere} />}
       </Box>
     </Page>
   );
@@ -100,8 +84,9 @@ function Reached({ view: { authority }, address }: { view: PhonesView; address: 
                 </Steps>
               </Fold>
               <Quiet>
-                Before you trust it: the phone shows its SHA-256 fingerprint, which has to be this one, read on this
-                machine itself. <chakra.code overflowWrap="anywhere">{authority.fingerprint}</chakra.code>
+                Before you trust it: the phone shows its SHA-256 fingerprint, which has to be this one, as the screen of
+                the machine the garden runs on shows it.{" "}
+                <chakra.code overflowWrap="anywhere">{authority.fingerprint}</chakra.code>
               </Quiet>
             </>
           ) : (

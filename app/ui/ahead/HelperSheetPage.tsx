@@ -1,20 +1,34 @@
 import { Box, chakra } from "@chakra-ui/react";
+import type { ReactNode } from "react";
 import { Link } from "react-router";
 import type { HelperSheet } from "~/views/ahead/helper-sheet";
 import { ink } from "~/ui/theme";
 import { PlainList, Quiet } from "~/ui/theme/parts";
 import { NothingAhead, Part, SheetFrame } from "./SheetFrame";
 
-type OnSheet = HelperSheet["beds"][number]["plantings"][number];
+export type OnSheet = HelperSheet["beds"][number]["plantings"][number];
+
+interface HelperSheetProps {
+  sheet: HelperSheet | null;
+  /** On the helper's own phone: what they say of a planting, under it; no ways to other pages. */
+  logOf?: (planting: OnSheet) => ReactNode;
+  /** Over the beds: when it was so; for the household, the link. */
+  above?: ReactNode;
+}
 
 /** The helper's sheet, to print: bed by bed what, how to tell, how to cut, how much, where to put it, what not to touch. */
-export function HelperSheetPage({ sheet }: { sheet: HelperSheet | null }) {
+export function HelperSheetPage({ sheet, logOf, above }: HelperSheetProps) {
   if (!sheet)
     return (
       <NothingAhead name="Helper’s sheet">
-        <p>
-          No trip is noted in the next two weeks. <Link to="/sky">Note one under Sky &amp; away</Link>
-        </p>
+        {above}
+        {logOf ? (
+          <p>Nothing is asked for these days. Thank you for looking in.</p>
+        ) : (
+          <p>
+            No trip is noted in the next two weeks. <Link to="/sky">Note one under Sky &amp; away</Link>
+          </p>
+        )}
       </NothingAhead>
     );
   const [wanted, idle] = [sheet.visits.filter((v) => v.isWanted), sheet.visits.filter((v) => !v.isWanted)];
@@ -25,25 +39,29 @@ export function HelperSheetPage({ sheet }: { sheet: HelperSheet | null }) {
     <SheetFrame
       name={sheet.who ? `For ${sheet.who}` : "For whoever helps"}
       lead={`While we are away (${sheet.name}, ${sheet.span}). ${visits || "No visits are noted yet."}`}
-      links={[{ href: `/before/away?on=${sheet.from}`, words: "Before going away" }]}
+      links={logOf ? [] : [{ href: `/before/away?on=${sheet.from}`, words: "Before going away" }]}
     >
+      {above}
       {sheet.cautions.map((caution) => (
         <chakra.p key={caution} margin="8px 0 0" padding="6px 12px" border="2px solid" borderRadius="10px">
           <strong>Take care: </strong>
           {caution}
         </chakra.p>
       ))}
-      {sheet.beds.length === 0 && (
-        <p>
-          Nothing is planned for a helper in these days. Say who comes, and for how long, under{" "}
-          <Link to="/sky">Sky &amp; away</Link>.
-        </p>
-      )}
+      {sheet.beds.length === 0 &&
+        (logOf ? (
+          <p>Nothing is to be picked just now.</p>
+        ) : (
+          <p>
+            Nothing is planned for a helper in these days. Say who comes, and for how long, under{" "}
+            <Link to="/sky">Sky &amp; away</Link>.
+          </p>
+        ))}
       {sheet.beds.map((bed) => (
         <Part key={bed.id} title={bed.name}>
           <Box display="grid" gap="12px" css={{ "@media print": { gap: "4px" } }}>
             {bed.plantings.map((p) => (
-              <OnePlanting key={p.plantingId} planting={p} />
+              <OnePlanting key={p.plantingId} planting={p} log={logOf?.(p)} />
             ))}
           </Box>
         </Part>
@@ -63,7 +81,7 @@ export function HelperSheetPage({ sheet }: { sheet: HelperSheet | null }) {
   );
 }
 
-function OnePlanting({ planting: p }: { planting: OnSheet }) {
+function OnePlanting({ planting: p, log }: { planting: OnSheet; log: ReactNode }) {
   return (
     <chakra.article
       aria-label={p.name}
@@ -96,6 +114,7 @@ function OnePlanting({ planting: p }: { planting: OnSheet }) {
         </PlainList>
         <SizePicture size={p.size} name={p.name} />
       </Box>
+      {log}
     </chakra.article>
   );
 }

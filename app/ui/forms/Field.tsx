@@ -13,7 +13,14 @@ interface FieldProps {
 export function Field({ label, help, error, children }: FieldProps) {
   const id = useId();
   return (
-    <chakra.div display="grid" gap="4px" alignContent="start" gridTemplateColumns="minmax(0, 1fr)" minWidth="0">
+    <chakra.div
+      display="grid"
+      gap="4px"
+      alignContent="start"
+      gridTemplateColumns="minmax(0, 1fr)"
+      minWidth="0"
+      css={{ "& > :last-child:empty": { marginTop: "-4px" } }}
+    >
       <chakra.label htmlFor={id} fontWeight="700">
         {label}
       </chakra.label>

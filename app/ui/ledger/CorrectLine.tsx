@@ -4,7 +4,7 @@ import { Form } from "react-router";
 import type { FieldErrors } from "~/core/issues";
 import { ErrorLine, Field } from "~/ui/forms/Field";
 import { Card } from "~/ui/shell/Card";
-import { Action, Bar, Choice } from "~/ui/theme/parts";
+import { Action, Bar, Choice, TextInput } from "~/ui/theme/parts";
 import type { LineOfLedger } from "./line-of-ledger";
 import { PickDetails } from "./PickDetails";
 import { usePickFields } from "./usePickFields";
@@ -18,7 +18,7 @@ const SHOWN = new Set(["count", "weight", "containers", "containerCount", "note"
 
 /** The line as it should have been; what it said is kept. */
 export function CorrectLine({ page, errors }: CorrectLineProps) {
-  const { line, containers, units, today } = page;
+  const { line, containers, units, today, people } = page;
   const [outcome, setOutcome] = useState(line.outcome);
   const state = usePickFields({
     count: line.pieces === null ? "" : String(line.pieces),
@@ -61,6 +61,20 @@ export function CorrectLine({ page, errors }: CorrectLineProps) {
               />
             )}
           </Field>
+          {people.length > 0 && (
+            <Field label="Who picked">
+              {(ids) => (
+                <>
+                  <TextInput {...ids} name="person" list="pickers" defaultValue={line.person ?? ""} maxLength={40} />
+                  <datalist id="pickers">
+                    {people.map((person) => (
+                      <option key={person} value={person} />
+                    ))}
+                  </datalist>
+                </>
+              )}
+            </Field>
+          )}
         </Box>
         {(["count", "weight", "condition", "fate", "note", "on"] as const).map((name) => (
           <input key={name} type="hidden" name={name} value={fields[name]} />

@@ -24,12 +24,26 @@ interface LedgerPageProps {
   today: string;
   units: UnitSystem;
   containers: ContainerToChoose[];
+  /** Who picks here; none in a household of one. */
+  people: string[];
   /** Plantings a pick can be logged for. */
   growing: { id: string; words: string }[];
 }
 
 /** Every pick: when, what, where, how much; sorted, searched, summed, corrected, taken out as a file. */
-export function LedgerPage({ lines, shown, asked, empty, totals, today, units, containers, growing }: LedgerPageProps) {
+export function LedgerPage({
+  lines,
+  shown,
+  asked,
+  empty,
+  totals,
+  today,
+  units,
+  containers,
+  people,
+  growing,
+}: LedgerPageProps) {
+  // prettier-ignore
   return (
     <Page width="wide">
       <Bar gap="10px 20px" marginBottom="12px">
@@ -45,7 +59,7 @@ export function LedgerPage({ lines, shown, asked, empty, totals, today, units, c
       ) : (
         <>
           <TotalsStrip totals={totals} asked={asked} units={units} />
-          {lines.length > 0 && <LedgerTable lines={lines} units={units} today={today} asked={asked} />}
+          {lines.length > 0 && <LedgerTable lines={lines} units={units} today={today} asked={asked} withPeople={people.length > 0} />}
           <LedgerPager shown={shown} asked={asked} />
         </>
       )}

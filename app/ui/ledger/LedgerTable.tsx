@@ -16,14 +16,15 @@ const LINES = {
   "@media (max-width: 767px)": {
     "& tbody tr": { display: "grid", gridTemplateColumns: "1fr auto", borderBottom: "1px solid var(--chakra-colors-line)", padding: "8px 0" },
     "& td": { border: "none", padding: "1px 0" },
-    "& td:nth-of-type(1)": { gridArea: "2 / 1" },
-    "& td:nth-of-type(2)": { gridArea: "1 / 1", fontWeight: 700 },
-    "& td:nth-of-type(3)": { gridArea: "3 / 1", color: "var(--chakra-colors-soft)" },
-    "& td:nth-of-type(4), & td:nth-of-type(5)": { gridArea: "1 / 2", textAlign: "right", fontWeight: 700 },
-    "& td:nth-of-type(6)": { gridArea: "3 / 2", textAlign: "right", color: "var(--chakra-colors-soft)" },
-    "& td:nth-of-type(7)": { gridArea: "2 / 2", textAlign: "right" },
-    "& td:nth-of-type(8)": { gridArea: "4 / 1", overflowWrap: "anywhere" },
-    "& td:nth-of-type(9)": { gridArea: "4 / 2", textAlign: "right" },
+    "& td[data-of=day]": { gridArea: "2 / 1" },
+    "& td[data-of=crop]": { gridArea: "1 / 1", fontWeight: 700 },
+    "& td[data-of=bed]": { gridArea: "3 / 1", color: "var(--chakra-colors-soft)" },
+    "& td[data-of=grams], & td[data-of=pieces]": { gridArea: "1 / 2", textAlign: "right", fontWeight: 700 },
+    "& td[data-of=condition]": { gridArea: "3 / 2", textAlign: "right", color: "var(--chakra-colors-soft)" },
+    "& td[data-of=fate]": { gridArea: "2 / 2", textAlign: "right" },
+    "& td[data-of=note]": { gridArea: "4 / 1", overflowWrap: "anywhere" },
+    "& td[data-of=change]": { gridArea: "4 / 2", textAlign: "right" },
+    "& td[data-of=person]": { gridArea: "5 / 1", color: "var(--chakra-colors-soft)" },
   },
 } as const; // prettier-ignore
 
@@ -32,11 +33,13 @@ interface LedgerTableProps {
   units: UnitSystem;
   today: string;
   asked: LedgerAsked;
+  /** Whether more than one person picks here. */
+  withPeople: boolean;
 }
 
 /** A page of picks: when, what, where, how much; put in another order by its heads. */
-export function LedgerTable({ lines, units, today, asked }: LedgerTableProps) {
-  const columns = useMemo(() => ledgerColumns(units, today), [units, today]);
+export function LedgerTable({ lines, units, today, asked, withPeople }: LedgerTableProps) {
+  const columns = useMemo(() => ledgerColumns(units, today, withPeople), [units, today, withPeople]);
   const table = useReactTable({ data: lines, columns, getCoreRowModel: getCoreRowModel(), manualSorting: true });
   const { rows } = table.getRowModel();
   return (
@@ -55,7 +58,9 @@ export function LedgerTable({ lines, units, today, asked }: LedgerTableProps) {
           {rows.map((row) => (
             <tr key={row.id} data-withdrawn={row.original.withdrawnAt ? true : undefined}>
               {row.getVisibleCells().map((cell) => (
-                <td key={cell.id}>{flexRender(cell.column.columnDef.cell, cell.getContext())}</td>
+                <td key={cell.id} data-of={cell.column.id}>
+                  {flexRender(cell.column.columnDef.cell, cell.getContext())}
+                </td>
               ))}
             </tr>
           ))}

@@ -15,6 +15,7 @@ export function LinePage({ page, answer }: { page: LineOfLedger; answer: LineAns
       <PageName>{page.name}</PageName>
       <Quiet margin="0 0 14px">
         {line.bed} · {page.when} · {page.amount}
+        {line.person && page.people.length > 0 ? ` · by ${line.person}` : ""}
         {line.withdrawnAt ? " · taken back" : ""}
       </Quiet>
       <Box display="grid" gap="14px">

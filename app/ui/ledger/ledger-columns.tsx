@@ -6,8 +6,8 @@ import { cropAndVariety, sayInUnits, sayMass, shortDay } from "~/views/words";
 
 const column = createColumnHelper<LedgerRow>();
 
-/** The ledger's columns; the lines come in their order. */
-export function ledgerColumns(units: UnitSystem, today: string) {
+/** The ledger's columns, with who picked where more than one does; the lines come in their order. */
+export function ledgerColumns(units: UnitSystem, today: string, withPeople: boolean) {
   const picked = (line: LedgerRow, words: string) => (line.outcome === "nothing ready" ? "" : words);
   const day = (on: string) => sayInUnits(shortDay(on, today), units);
   return [
@@ -31,6 +31,7 @@ export function ledgerColumns(units: UnitSystem, today: string) {
     column.accessor("condition", { header: "Condition", cell: (c) => picked(c.row.original, c.getValue()) }),
     column.accessor("fate", { header: "Goes to", cell: (c) => picked(c.row.original, c.getValue()) }),
     column.accessor("note", { header: "Note" }),
+    ...(withPeople ? [column.accessor("person", { header: "Who", cell: (c) => c.getValue() ?? "" })] : []),
     column.display({
       id: "change",
       header: "",

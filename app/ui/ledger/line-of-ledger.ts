@@ -6,6 +6,8 @@ import type { lineView } from "~/views/ledger/line-view";
 /** What the page of a line is drawn from. */
 export type LineOfLedger = ReturnType<typeof lineView> & {
   containers: ContainerToChoose[];
+  /** Who picks here; none in a household of one. */
+  people: string[];
   units: UnitSystem;
   today: string;
   earlier: { until: string; was: string }[];

@@ -71,7 +71,9 @@ function tellingCues(crop: Crop) {
     .sort((a, b) => rank[a.weight] - rank[b.weight])
     .slice(0, MOST_CUES)
     .map((cue) => ({
+      cueId: cue.id,
       ask: cue.ask,
+      readings: cue.readings.map((r) => ({ id: r.id, words: r.everyday ?? r.text })),
       take: cue.readings.filter((r) => r.means === "ready").map((r) => r.everyday ?? r.text),
       leave: cue.readings.filter((r) => r.means === "early" || r.means === "nearly").map((r) => r.everyday ?? r.text),
     }));

@@ -25,6 +25,8 @@ export interface PickOfLedger {
     outcome: "picked" | "nothing ready";
     tookAll: boolean;
     note: string;
+    /** Who picked, where that is known. */
+    person: string | null;
     loggedAt: string;
     withdrawnAt: string | null;
   };

@@ -54,11 +54,11 @@ function typedMass(grams: number | null, units: UnitSystem): string {
 /** What a line said until it was corrected. */
 export function earlierView(
   correctedOn: IsoDay,
-  was: { grams: number | null; pieces: number | null; estimated: boolean; outcome: string },
+  was: { grams: number | null; pieces: number | null; estimated: boolean; outcome: string; person: string | null },
   today: IsoDay,
   units: UnitSystem,
 ) {
   const pieces = was.pieces === null ? "" : `${was.pieces} pieces`;
   const mass = was.grams === null ? "" : sayAmount({ ...was, pieces: null }, units);
-  return { until: dayAndMonth(correctedOn, today), was: [pieces, mass].filter(Boolean).join(", ") || was.outcome };
+  return { until: dayAndMonth(correctedOn, today), was: `${[pieces, mass].filter(Boolean).join(", ") || was.outcome}${was.person ? `, by ${was.person}` : ""}` }; // prettier-ignore
 }
