@@ -6,17 +6,19 @@ import { tmpdir } from "node:os";
 import path from "node:path";
 import Database from "better-sqlite3";
 import { seeded } from "~/core/statistics";
-import { gardenEnv } from "./running-garden";
+import { ended, gardenEnv, runningGarden } from "./running-garden";
+import { letAllIn, sharedAt, SharedDoor, type LetIn } from "./shared-garden";
 
 /**
  * Sends the demo's server what nobody should: mutated fields, bodies, files, other sites' Origin and Host, oversize,
- * endless rules. It sends to this machine only, a bounded number, and ends by itself.
+ * endless rules; then, with the garden shared, the same by the door that the network reaches: as a helper with a link,
+ * as a phone that is in, and as nobody. It sends to this machine only, a bounded number, and ends by itself.
  *
  * FUZZ_REQUESTS: how many mutated forms (default 600); FUZZ_SEED: which (default 1).
  */
 const COUNT = Math.min(5000, Number(process.env.FUZZ_REQUESTS ?? 600));
 const SEED = Number(process.env.FUZZ_SEED ?? 1);
-const PORT = 4190;
+const PORT = 4186;
 /** An answer that waits for a new plan of the demo's garden has taken 1 to 3.5 s on a busy machine of two cores. */
 const HANG_MS = 5000;
 const WAIT_MS = 20_000;
@@ -97,9 +99,16 @@ interface Answered {
   location: string;
 }
 
+/** Where it is sent: this machine's own address, or the network's door. */
+let door: SharedDoor | undefined;
+
 /** One request, with any headers at all; an answer that does not come within bounds is a hang. */
 function ask({ method = "POST", path: at, headers = {}, body }: Sent): Promise<Answered> {
   const start = performance.now();
+  if (door) {
+    const length = body !== undefined && !("Transfer-Encoding" in headers) ? { "Content-Length": String(Buffer.byteLength(body)) } : {}; // prettier-ignore
+    return door.ask({ method, path: at, headers: { ...length, ...headers }, ...(body === undefined ? {} : { body }), timeoutMs: WAIT_MS }).then((answer) => ({ ...answer, ms: performance.now() - start })); // prettier-ignore
+  }
   return new Promise((resolve) => {
     const bytes = body === undefined ? undefined : Buffer.from(body);
     const length = bytes && !("Content-Length" in headers) && !("Transfer-Encoding" in headers) ? { "Content-Length": String(bytes.length) } : {}; // prettier-ignore
@@ -267,10 +276,66 @@ async function fuzz(): Promise<void> {
   }
 }
 
+/** The same by the door that the network reaches. */
+async function fuzzTheDoor({ phone, helper, listed }: LetIn): Promise<void> {
+  const as = (cookie: string, sent: Sent): Sent => ({ ...sent, headers: { ...sent.headers, Cookie: cookie } });
+  const { plantingId, cueId, readingId } = listed[0]!;
+  const entryId = () => crypto.randomUUID();
+  const helps = (): Target[] => [
+    { path: "/help", fields: { intent: "picked", entryId: entryId(), plantingId, count: "3", weight: "" } },
+    { path: "/help", fields: { intent: "nothing ready", entryId: entryId(), plantingId } },
+    { path: "/help", fields: { intent: "looked", entryId: entryId(), plantingId, cueId, readingId } },
+    { path: "/help", fields: { intent: "take back", entryId: entryId(), target: entryId() } },
+  ];
+  const phones: Target[] = [
+    { path: "/phones", fields: { intent: "describe", id: "x", name: "Kitchen phone", person: "Rosa" } },
+    { path: "/phones", fields: { intent: "here", id: "", person: "Tom" } },
+    { path: "/phones", fields: { intent: "drop", id: "x" } },
+    { path: "/before/helper", fields: { intent: "make link", name: "Sam", from: "2026-09-26" } },
+    { path: "/before/helper", fields: { intent: "end link", id: "x" } },
+    { path: "/ledger/tomato-red-2026-09-16", fields: { intent: "save", on: "2026-09-16", weight: "1 kg", count: "", person: "Tom" } }, // prettier-ignore
+  ];
+  await ask(as(helper, { method: "GET", path: "/help" }));
+  for (let n = 0; n < COUNT / 6; n++) await judged(as(helper, mutated(any(helps()))));
+  for (let n = 0; n < COUNT / 6; n++) await judged(as(phone, mutated(any(phones))));
+  for (let n = 0; n < 30; n++) await judged(mutated({ path: "/login", fields: { passphrase: "x", device: "y", person: "z" } })); // prettier-ignore
+  const form = ({ path: at, fields }: Target, headers = {}): Sent => ({ path: at, headers: { "Content-Type": FORM, ...headers }, body: encoded(Object.entries(fields)) }); // prettier-ignore
+  // A helper at what is the household's, and anybody at all of it.
+  for (const target of [...TARGETS, ...phones]) if (!target.path.startsWith("/login")) for (const cookie of [helper, "a=1"]) await judged(as(cookie, form(target)), true); // prettier-ignore
+  await judged(as(helper, { ...mutatedEntries(), path: "/entries" }), true);
+  for (const headers of OTHER_SITES) {
+    for (const target of helps()) await judged(as(helper, form(target, headers)), true);
+    for (const target of phones) await judged(as(phone, form(target, headers)), true);
+  }
+  for (const link of [
+    ...HOSTILE.map((h) => encodeURIComponent(h.slice(0, 60).replace(/[\uD800-\uDFFF]/g, "?"))),
+    "A".repeat(43),
+  ])
+    // prettier-ignore
+    for (const at of [`/h/${link}`, `/h/${link}.data`]) await judged({ method: "GET", path: at });
+  for (const [cookie, page] of [
+    [helper, "/help"],
+    [phone, "/phones"],
+    [phone, "/before/helper"],
+    [phone, "/ledger?q=tom"],
+  ] as const) {
+    // prettier-ignore
+    const sent = as(cookie, { method: "GET", path: page });
+    const answer = await ask(sent);
+    if (answer.status !== 200) note("deadPages", sent, answer);
+  }
+}
+
 try {
   await fuzz();
+  await ended(server);
+  const letIn = await letAllIn(file);
+  const shared = await runningGarden(file, PORT, "/icon.svg", sharedAt(PORT + 1));
+  door = new SharedDoor(file, PORT + 1);
+  await fuzzTheDoor(letIn).finally(() => shared.kill());
 } finally {
   server.kill();
+  door?.close();
   rmSync(folder, { recursive: true, force: true });
 }
 for (const line of shown) console.log(line);

@@ -15,8 +15,17 @@ export const gardenEnv = (file: string, port: number, more: NodeJS.ProcessEnv = 
 });
 
 /** The built server on a file, as soon as it answers at an address. */
-export async function runningGarden(file: string, port: number, at = "/health"): Promise<ChildProcess> {
-  const server = spawn("node", ["build/node/start.js"], { env: gardenEnv(file, port), stdio: "ignore" });
+export async function runningGarden(
+  file: string,
+  port: number,
+  at = "/health",
+  more: NodeJS.ProcessEnv = {},
+): Promise<ChildProcess> {
+  const server = spawn(
+    "node",
+    [...(more.AKMEDON_TEST_NOW ? ["--import", "./e2e/fixed-clock.mjs"] : []), "build/node/start.js"],
+    { env: gardenEnv(file, port, more), stdio: "ignore" },
+  );
   const patience = Date.now() + PATIENCE_MS;
   while (Date.now() < patience) {
     const isUp = await fetch(`http://127.0.0.1:${port}${at}`).then(

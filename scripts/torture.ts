@@ -9,10 +9,12 @@ import { seeded } from "~/core/statistics";
 import { openGarden } from "~/db/client.server";
 import { plantDemoGarden } from "~/services/demo/demo-garden.server";
 import { ended, runningGarden } from "./running-garden";
+import { letAllIn, sharedAt, SharedDoor, type LetIn } from "./shared-garden";
 
 /**
  * Ends the server with SIGKILL at random moments while several devices send entries, in batches, out of order and
- * again when no answer came, and while others read all there is: `npm run torture [-- --rounds 200 --seed 1]`. After
+ * again when no answer came, one of them by the network's door, while a helper logs what is on the list by a link, and
+ * while others read all there is: `npm run torture [-- --rounds 200 --seed 1]`. After
  * each kill the file is checked whole; in the end every acknowledged entry has to be there, once, and what is kept
  * summed has to be the sum. Then the same on a disk that is full, and with a file that may only be read (both need the
  * right to mount; without it they are said to be left out). Sends to this machine only, and stops by itself.
@@ -25,6 +27,7 @@ const ROUNDS = option("rounds", 200);
 const uniform = seeded(option("seed", 1));
 const PORT = option("port", 4290);
 const URL = `http://127.0.0.1:${PORT}`;
+const SHARED = sharedAt(PORT + 1);
 const DEVICES = 3;
 const PLANTINGS = ["courgette-striped", "bean-climbing", "tomato-red", "kale-curly", "beet-red", "carrot-main"];
 /** Long enough for a batch, each entry of which is on the disk before the next. */
@@ -46,6 +49,8 @@ interface Garden {
   refusals: Map<string, string>;
   /** Why entries had to wait, as the garden said. */
   whys: Set<string>;
+  /** By the door that the network reaches: the last of the devices, and a helper. */
+  door?: { at: SharedDoor; letIn: LetIn } | undefined;
 }
 
 function gardenAt(file: string): Garden {
@@ -90,20 +95,26 @@ function nextBatch(garden: Garden, device: number): Sent[] {
   return [...again, ...fresh, ...old].sort(() => uniform() - 0.5);
 }
 
+const SENT = { method: "POST", path: "/entries", timeoutMs: 10_000 } as const;
+
+/** What was answered to a batch, by the door that the device uses. */
+async function answerTo(door: Garden["door"], device: number, batch: Sent[]): Promise<unknown> {
+  const body = JSON.stringify({ entries: batch });
+  const headers = { "Content-Type": "application/json" };
+  if (door && device === DEVICES - 1)
+    return JSON.parse((await door.at.ask({ ...SENT, headers: { ...headers, Cookie: door.letIn.phone }, body })).text);
+  const response = await fetch(URL + SENT.path, { method: "POST", headers, body, signal: AbortSignal.timeout(SENT.timeoutMs) }); // prettier-ignore
+  return response.json();
+}
+
 async function send(
-  { acknowledged, unanswered, refusals, whys }: Garden,
+  { door, acknowledged, unanswered, refusals, whys }: Garden,
   device: number,
   batch: Sent[],
 ): Promise<void> {
   // prettier-ignore
   try {
-    const response = await fetch(`${URL}/entries`, {
-      method: "POST",
-      headers: { "Content-Type": "application/json" },
-      body: JSON.stringify({ entries: batch }),
-      signal: AbortSignal.timeout(10_000),
-    });
-    const { answers } = EntryAnswers.parse(await response.json());
+    const { answers } = EntryAnswers.parse(await answerTo(door, device, batch));
     for (const answer of answers) {
       const entry = batch.find((e) => e.id === answer.id)!;
       if (answer.status === "applied") acknowledged.set(entry.id, entry);
@@ -117,6 +128,28 @@ async function send(
     unanswered[device]!.push(...batch.filter((e) => !acknowledged.has(e.id)));
   }
 }
+/** What a helper has said and had no answer to: it is said again under its own number until there is one. */
+let unheard: Sent | undefined;
+let heard = 0;
+
+/** Something on the list that none of the others picks, so that it stays there. */
+const listedForHelper = ({ listed }: LetIn) => listed.find((p) => !PLANTINGS.includes(p.plantingId))!.plantingId;
+
+/** A helper logs a pick of what is on the list, by a form of their own page. */
+async function helpOut({ door, acknowledged, refusals }: Garden): Promise<void> {
+  if (!door) return;
+  const said = (unheard ??= { id: crypto.randomUUID(), device: "helper", sequence: 0, at: "2026-09-19T06:00:00Z", kind: "pick", plantingId: listedForHelper(door.letIn), outcome: "picked", count: String(1 + whole(20)) } as Sent); // prettier-ignore
+  const { plantingId, count } = said as { plantingId: string; count: string };
+  const body = new URLSearchParams({ intent: "picked", entryId: said.id, plantingId, count, weight: "" }).toString();
+  const headers = { "Content-Type": "application/x-www-form-urlencoded", Cookie: door.letIn.helper };
+  const { status, text } = await door.at.ask({ path: "/help.data", headers, body, timeoutMs: 10_000 });
+  if (status === 200) acknowledged.set(said.id, said);
+  else if (status >= 400 && status < 500) refusals.set(said.id, text.slice(0, 120));
+  else return;
+  unheard = undefined;
+  heard++;
+}
+
 /** What is wrong with a file: its own integrity and its foreign keys. */
 function faults(of: string): string[] {
   const db = new Database(of);
@@ -255,18 +288,26 @@ async function readOnly(): Promise<{ acknowledged: number; faults: string[] } | 
 
 if (!existsSync("build/server/index.js")) throw new Error("Build first: npm run build");
 const garden = gardenAt(path.join(folder, "garden.sqlite"));
+garden.door = { at: new SharedDoor(garden.file, PORT + 1), letIn: await letAllIn(garden.file) };
 const broken: string[] = [];
 let kills = 0;
 let copies = 0;
 let pages = 0;
+// In peace once, as a helper comes by: a plan takes as long as a life below.
+const peace = await runningGarden(garden.file, PORT, "/round", SHARED);
+for (let tries = 0; tries < 20 && heard === 0; tries++) await helpOut(garden);
+await ended(peace, "SIGKILL");
 for (let round = 0; round < ROUNDS; round++) {
   // Some are ended as they come up, most once they have opened their file.
-  const server = await runningGarden(garden.file, PORT, uniform() < 0.25 ? "/health" : "/ledger.csv");
+  const server = await runningGarden(garden.file, PORT, uniform() < 0.25 ? "/health" : "/ledger.csv", SHARED);
   const until = Date.now() + whole(MOST_MS_ALIVE);
   const reading = readAll(() => Date.now() > until);
   const devices = Array.from({ length: DEVICES }, async (_, device) => {
     while (Date.now() < until + 300) await send(garden, device, nextBatch(garden, device)).then(() => new Promise((r) => setTimeout(r, whole(20)))); // prettier-ignore
   });
+  const helping = (async () => {
+    while (Date.now() < until + 300) await helpOut(garden).then(() => new Promise((r) => setTimeout(r, 30)));
+  })();
   if (round % 5 === 0) {
     broken.push(...(await copyMidWrite(garden.file, round)));
     copies++;
@@ -274,14 +315,16 @@ for (let round = 0; round < ROUNDS; round++) {
   await new Promise((resolve) => setTimeout(resolve, Math.max(0, until - Date.now())));
   await ended(server, "SIGKILL");
   kills++;
-  await Promise.all(devices);
+  await Promise.all([...devices, helping]);
   pages += await reading;
   broken.push(...faults(garden.file));
   if (round % 20 === 19) console.log(`${kills} kills, ${garden.acknowledged.size} acknowledged, ${pages} heavy pages asked for, ${broken.length} faults`); // prettier-ignore
 }
-const server = await runningGarden(garden.file, PORT);
+const server = await runningGarden(garden.file, PORT, "/health", SHARED);
 await lastWord(garden);
+await helpOut(garden);
 await ended(server, "SIGKILL");
+garden.door.at.close();
 const waiting = garden.unanswered.flat().length;
 if (waiting > 0) broken.push(`${waiting} entries had no answer in the end`);
 const { lost, doubled, sumsOff } = accountOf(garden);
@@ -291,6 +334,6 @@ for (const fault of broken.slice(0, 10)) console.error(fault);
 console.log(`refused: ${[...new Set(garden.refusals.values())].join(" · ") || "none"}`);
 console.log(`full disk: ${JSON.stringify(full)}`);
 console.log(`may only be read: ${JSON.stringify(only)}`);
-console.log(JSON.stringify({ bench: "torture", kills, acknowledged: garden.acknowledged.size, lost, doubled, sumsOff, faults: broken.length, copies, pages, refused: garden.refusals.size, full: full === "left out" ? full : full.lost + full.doubled + full.sumsOff + full.faults.length, readOnly: only === "left out" ? only : only.acknowledged + only.faults.length })); // prettier-ignore
+console.log(JSON.stringify({ bench: "torture", kills, acknowledged: garden.acknowledged.size, ofHelper: heard, lost, doubled, sumsOff, faults: broken.length, copies, pages, refused: garden.refusals.size, full: full === "left out" ? full : full.lost + full.doubled + full.sumsOff + full.faults.length, readOnly: only === "left out" ? only : only.acknowledged + only.faults.length })); // prettier-ignore
 const bad = lost + doubled + sumsOff + broken.length + (full === "left out" ? 0 : full.lost + full.doubled + full.sumsOff + full.faults.length) + (only === "left out" ? 0 : only.acknowledged + only.faults.length); // prettier-ignore
 process.exit(bad === 0 ? 0 : 1);

@@ -12,25 +12,25 @@ import { fieldsOf } from "./form";
 
 export const meta: Route.MetaFunction = () => [{ title: "What to pick · Akmedon" }];
 
-/** The garden, planned, and the link a helper came by. */
-async function helped(helperId: string | null | undefined) {
+/** The garden, and the link a helper came by. */
+function helped(helperId: string | null | undefined) {
   const { db, garden } = knownGarden();
   const link = helperLinksOpen(db, todayOf(garden)).find((l) => l.id === helperId);
   if (!link) throw data("This page is the helper’s: it opens by their link.", { status: 404 });
-  await planAhead(db, garden);
   return { db, garden, link };
 }
 
 export async function loader({ context: { knock } }: Route.LoaderArgs) {
-  const { db, garden, link } = await helped(knock?.helperId);
+  const { db, garden, link } = helped(knock?.helperId);
+  await planAhead(db, garden);
   return helpPage(db, garden, link);
 }
 
 export const action = wholeOrTold(async ({ request, context: { knock } }: Route.ActionArgs) => {
-  const { db, garden, link } = await helped(knock?.helperId);
+  const { db, garden, link } = helped(knock?.helperId);
   const act = HelperAct.safeParse(await fieldsOf(request));
   if (!act.success) return data({ sentence: Object.values(fieldErrors(act.error))[0] ?? "That cannot be read." }, { status: 400 }); // prettier-ignore
-  const refused = logAsHelper(db, garden, link, act.data);
+  const refused = await logAsHelper(db, garden, link, act.data);
   return refused ? data(refused, { status: 400 }) : data({ sentence: "" });
 });
 

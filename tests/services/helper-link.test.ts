@@ -8,8 +8,9 @@ import type { Db } from "~/db/client.server";
 import { endLink, helperCookie, helperIn, helperLinkOf, helperLinksOpen, makeHelperLink } from "~/services/access/helper-links.server"; // prettier-ignore
 import { setPassphrase } from "~/services/access/passphrase.server";
 import { HelperAct, helpPage, logAsHelper } from "~/services/ahead/helper-logs.server";
+import { wasShown } from "~/services/ahead/helper-shown.server";
 import { linePage } from "~/services/ledger/line-page.server";
-import { demoGarden } from "./garden-fixture";
+import { demoGarden, send } from "./garden-fixture";
 
 const NOW = new Date("2026-09-19T05:00:00Z");
 let db: Db;
@@ -58,25 +59,46 @@ describe("a link", () => {
 });
 
 describe("what a helper says", () => {
-  test("of what is listed is written down once, by their name, and can be taken back", () => {
+  test("of what is listed is written down once, by their name, and can be taken back", async () => {
     const { row } = made();
     const listed = helpPage(db, garden(), row).sheet!.beds[0]!.plantings[0]!;
     const picked = act({ intent: "picked", plantingId: listed.plantingId, count: "5" });
-    expect(logAsHelper(db, garden(), row, picked)).toBeUndefined();
-    expect(logAsHelper(db, garden(), row, picked)).toBeUndefined();
+    expect(await logAsHelper(db, garden(), row, picked)).toBeUndefined();
+    expect(await logAsHelper(db, garden(), row, picked)).toBeUndefined();
     const { done } = helpPage(db, garden(), row);
     expect(done.map((d) => d.words)).toEqual(["Picked: 5."]);
     expect(entriesOfDevice(db, `helper ${row.id}`)).toHaveLength(1);
     expect(linePage(db, garden(), done[0]!.entryId)).toMatchObject({ line: { person: "Neighbour", pieces: 5 }, people: ["Neighbour"] }); // prettier-ignore
-    expect(logAsHelper(db, garden(), row, act({ intent: "take back", target: done[0]!.entryId }))).toBeUndefined();
+    expect(
+      await logAsHelper(db, garden(), row, act({ intent: "take back", target: done[0]!.entryId })),
+    ).toBeUndefined();
     expect(helpPage(db, garden(), row).done).toEqual([]);
+    // Taken back twice, as a phone with a bad line does, it is taken back.
+    const twice = act({ intent: "take back", target: "none" });
+    expect(await logAsHelper(db, garden(), row, { ...twice, entryId: entriesOfDevice(db, `helper ${row.id}`).at(-1)!.id })).toBeUndefined(); // prettier-ignore
   });
-  test("of how it looks is a look of the planting, as the household would take it", () => {
+  test("of what was on the list they hold, though the plan has moved on meanwhile; the day after that list is none", async () => {
+    const { row } = made();
+    const listed = () => helpPage(db, garden(), row).sheet!.beds.flatMap((b) => b.plantings.map((p) => p.plantingId));
+    const plantingId = "corn-second";
+    expect(listed()).toContain(plantingId);
+    send(db, { kind: "pick", plantingId, outcome: "picked", count: "30", tookAll: true });
+    expect(listed()).not.toContain(plantingId);
+    const pick = () => logAsHelper(db, garden(), row, act({ intent: "picked", plantingId, count: "2" }));
+    expect(await pick()).toBeUndefined();
+    const onList = (day: string, other = plantingId) => wasShown(row.id, day, { plantingId: other });
+    expect([onList("2026-09-19"), onList("2026-09-20"), onList("2026-09-19", "onion-red")]).toEqual([
+      true,
+      false,
+      false,
+    ]);
+  });
+  test("of how it looks is a look of the planting, as the household would take it", async () => {
     const { row } = made();
     const listed = helpPage(db, garden(), row).sheet!.beds.flatMap((b) => b.plantings).find((p) => p.tell.length > 0)!; // prettier-ignore
     const [cue] = listed.tell;
     const fields = { plantingId: listed.plantingId, cueId: cue!.cueId, readingId: cue!.readings[0]!.id };
-    expect(logAsHelper(db, garden(), row, act({ intent: "looked", ...fields }))).toBeUndefined();
+    expect(await logAsHelper(db, garden(), row, act({ intent: "looked", ...fields }))).toBeUndefined();
     expect(openLooks(db).filter((l) => l.cueId === fields.cueId && l.readingId === fields.readingId).map((l) => l.takenOn)).toContain("2026-09-19"); // prettier-ignore
   });
   test("is asked of the sheet as it stands that day: half-way through the trip what is over is no longer asked for", () => {
@@ -87,7 +109,7 @@ describe("what a helper says", () => {
     expect(after.length).toBeLessThan(before.length);
     expect(after.every((day) => day >= addDays(trip().fromDay, 3))).toBe(true);
   });
-  test("of anything else is refused and changes nothing: another planting, another cue, somebody else's entry", () => {
+  test("of anything else is refused and changes nothing: another planting, another cue, somebody else's entry", async () => {
     const { row } = made();
     const sheet = helpPage(db, garden(), row).sheet!;
     const [listed, other] = [sheet.beds[0]!.plantings[0]!, sheet.leave[0]!.plantingIds[0]!];
@@ -99,17 +121,17 @@ describe("what a helper says", () => {
       act({ intent: "looked", plantingId: other, cueId: listed.tell[0]?.cueId ?? "c", readingId: listed.tell[0]?.readings[0]?.id ?? "r" }), // prettier-ignore
       act({ intent: "take back", target: "tomato-red-2026-09-16" }),
     ])
-      expect(logAsHelper(db, garden(), row, said)).toEqual({
+      expect(await logAsHelper(db, garden(), row, said)).toEqual({
         sentence: "That is not on your list. Leave it as it is.",
       });
     expect(db.$client.serialize().equals(before)).toBe(true);
   });
-  test("with an amount that cannot be read is told in a sentence, and nothing is written", () => {
+  test("with an amount that cannot be read is told in a sentence, and nothing is written", async () => {
     const { row } = made();
     const { plantingId } = helpPage(db, garden(), row).sheet!.beds[0]!.plantings[0]!;
-    expect(logAsHelper(db, garden(), row, act({ intent: "picked", plantingId, weight: "a bucket" }))?.sentence).toMatch(
-      /“bucket” is not a unit known here/,
-    );
+    expect(
+      (await logAsHelper(db, garden(), row, act({ intent: "picked", plantingId, weight: "a bucket" })))?.sentence,
+    ).toMatch(/“bucket” is not a unit known here/);
     expect(entriesOfDevice(db, `helper ${row.id}`)).toEqual([]);
   });
 });

@@ -1,19 +1,20 @@
 import { z } from "zod";
-import { localMoment } from "~/core/calendar";
+import { localMoment, type IsoDay } from "~/core/calendar";
 import { Entry } from "~/core/entries";
 import type { HelperLinkRow } from "~/db/access/helper-links.server";
 import type { Db } from "~/db/client.server";
 import { plantingById } from "~/db/beds/plantings.server";
-import { entriesOfDevice, takeBacksOf } from "~/db/entries/entries.server";
+import { entriesOfDevice, entryById, takeBacksOf } from "~/db/entries/entries.server";
 import type { GardenRow } from "~/db/garden/garden.server";
-import type { HelperSheet } from "~/views/ahead/helper-sheet";
 import { doneByHelper, type HelperDone } from "~/views/ahead/helper-done";
 import { cropAndVariety, inUnits } from "~/views/words";
 import { dayOfEntry } from "../entries/entry-day.server";
 import { takeEntries } from "../entries/take-entries.server";
 import { cropsOf } from "../garden/household-crops.server";
-import { gardenNow } from "../garden/clock.server";
+import { gardenNow, todayOf } from "../garden/clock.server";
+import { planAhead } from "../garden/planned-garden.server";
 import { helperPage } from "./ahead-pages.server";
+import { haveShown, wasShown } from "./helper-shown.server";
 
 const planting = z.string("Say which planting.").min(1, "Say which planting.").max(100);
 const entryId = z.uuid("This form has no number of its own; reload the page.");
@@ -35,6 +36,7 @@ export function helpPage(db: Db, garden: GardenRow, link: HelperLinkRow) {
   const sheet = helperPage(db, garden, link.fromDay);
   // The plan of another trip is none of this link's.
   const own = sheet?.from === link.fromDay ? sheet : null;
+  haveShown(link.id, todayOf(garden), own);
   return {
     name: link.name,
     sheet: own,
@@ -62,25 +64,29 @@ function nameIn(db: Db, entry: Entry): string {
   return cropAndVariety(cropsOf(db).find((c) => c.id === planting.cropId)?.name ?? planting.cropId, planting.variety);
 }
 
-/** Whether the helper may say it: of what is listed, what was on the list when it was said before, and nothing else. */
-function isListed(act: HelperAct, sheet: HelperSheet | null, done: readonly HelperDone[]): boolean {
+/** Whether the helper may say it: of what they were shown today, what they said something of before, and nothing else. */
+function isListed(act: HelperAct, link: HelperLinkRow, today: IsoDay, done: readonly HelperDone[]): boolean {
   if (act.intent === "take back") return done.some((d) => d.entryId === act.target);
-  const listed = sheet?.beds.flatMap((b) => b.plantings).find((p) => p.plantingId === act.plantingId);
-  if (act.intent !== "looked") return listed !== undefined || done.some((d) => d.plantingId === act.plantingId);
-  return listed?.tell.some((cue) => cue.cueId === act.cueId && cue.readings.some((r) => r.id === act.readingId)) ?? false; // prettier-ignore
+  if (act.intent === "looked") return wasShown(link.id, today, act);
+  return done.some((d) => d.plantingId === act.plantingId) || wasShown(link.id, today, act);
 }
 
 /** Writes down what a helper says, once however often it comes. */
-export function logAsHelper(
+export async function logAsHelper(
   db: Db,
   garden: GardenRow,
   link: HelperLinkRow,
   act: HelperAct,
-): { sentence: string } | undefined {
-  // prettier-ignore
-  const { sheet, done } = helpPage(db, garden, link);
-  if (!isListed(act, sheet, done)) return { sentence: "That is not on your list. Leave it as it is." };
+): Promise<{ sentence: string } | undefined> {
   const device = deviceOf(link);
+  if (entryById(db, act.entryId)?.device === device) return undefined;
+  const may = () => isListed(act, link, todayOf(garden), saidToday(db, garden, link));
+  if (!may()) {
+    // The server was started anew since the page was shown, or the sheet has more on it by now.
+    await planAhead(db, garden);
+    helpPage(db, garden, link);
+    if (!may()) return { sentence: "That is not on your list. Leave it as it is." };
+  }
   const entry = { id: act.entryId, device, sequence: entriesOfDevice(db, device).length, at: gardenNow(garden).toISOString(), ...bodyOf(act) }; // prettier-ignore
   const outcome = takeEntries(db, { entries: [entry] }, link.name);
   const answer = outcome.status === "answered" ? outcome.answers[0] : undefined;
