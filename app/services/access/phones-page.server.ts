@@ -33,6 +33,6 @@ export async function phonesPage(
     personHere: lock?.person ?? "",
     people: Object.entries(groupBy(devices, (d) => d.person))
       .map(([person, own]) => ({ person, devices: own }))
-      .sort((a, b) => a.person.localeCompare(b.person)),
+      .sort((a, b) => Number(a.person === "") - Number(b.person === "") || a.person.localeCompare(b.person)),
   };
 }

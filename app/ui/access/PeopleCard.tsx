@@ -17,7 +17,7 @@ export function PeopleCard({ people, personHere }: Pick<PhonesView, "people" | "
       {people.map(({ person, devices }) => (
         <chakra.section key={person} aria-label={person || "Nobody’s yet"} marginBottom="10px">
           {!isOne && (
-            <chakra.h3 fontSize="1.15rem" marginTop="6px">
+            <chakra.h3 fontSize="1.15rem" marginBlock="10px 6px">
               {person || "Nobody’s yet"}
             </chakra.h3>
           )}

@@ -1,4 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
+import { chunk } from "es-toolkit";
 import type { PhonesView } from "~/views/access/phones-view";
 import { Card } from "~/ui/shell/Card";
 import { Fold } from "~/ui/shell/Fold";
@@ -85,8 +86,7 @@ function Reached({ view: { authority }, address }: { view: PhonesView; address: 
               </Fold>
               <Quiet>
                 Before you trust it: the phone shows its SHA-256 fingerprint, which has to be this one, as the screen of
-                the machine the garden runs on shows it.{" "}
-                <chakra.code overflowWrap="anywhere">{authority.fingerprint}</chakra.code>
+                the machine the garden runs on shows it. <Fingerprint text={authority.fingerprint} />
               </Quiet>
             </>
           ) : (
@@ -122,3 +122,12 @@ function Code({ picture, text }: { picture: string; text: string }) {
     </Box>
   );
 }
+
+/** In groups of four that are not broken, to be compared by eye. */
+const Fingerprint = ({ text }: { text: string }) => (
+  <chakra.code display="flex" flexWrap="wrap" columnGap="10px">
+    {chunk(text.split(":"), 4).map((pairs, n) => (
+      <span key={n}>{pairs.join(":")}</span>
+    ))}
+  </chakra.code>
+);

@@ -19,7 +19,7 @@ export function Field({ label, help, error, children }: FieldProps) {
       alignContent="start"
       gridTemplateColumns="minmax(0, 1fr)"
       minWidth="0"
-      css={{ "& > :last-child:empty": { marginTop: "-4px" } }}
+      css={{ "& > :last-child:empty": { display: "none" } }}
     >
       <chakra.label htmlFor={id} fontWeight="700">
         {label}

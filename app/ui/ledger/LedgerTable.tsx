@@ -22,9 +22,9 @@ const LINES = {
     "& td[data-of=grams], & td[data-of=pieces]": { gridArea: "1 / 2", textAlign: "right", fontWeight: 700 },
     "& td[data-of=condition]": { gridArea: "3 / 2", textAlign: "right", color: "var(--chakra-colors-soft)" },
     "& td[data-of=fate]": { gridArea: "2 / 2", textAlign: "right" },
-    "& td[data-of=note]": { gridArea: "4 / 1", overflowWrap: "anywhere" },
+    "& td[data-of=note]": { gridArea: "5 / 1", overflowWrap: "anywhere" },
     "& td[data-of=change]": { gridArea: "4 / 2", textAlign: "right" },
-    "& td[data-of=person]": { gridArea: "5 / 1", color: "var(--chakra-colors-soft)" },
+    "& td[data-of=person]": { gridArea: "4 / 1", color: "var(--chakra-colors-soft)" },
   },
 } as const; // prettier-ignore
 
@@ -80,7 +80,7 @@ const HeadLink = chakra(Link, {
 function Head({ header, asked }: { header: Header<LedgerRow, unknown>; asked: LedgerAsked }) {
   const sort = LEDGER_SORTS.find((by) => by === header.column.id);
   const name = flexRender(header.column.columnDef.header, header.getContext());
-  if (!sort) return <td>{name}</td>;
+  if (!sort) return name ? <th scope="col">{name}</th> : <td />;
   const sorted = asked.sort === sort;
   const [spoken, arrow] = sorted ? SORTED[asked.order] : (["none", ""] as const);
   const first = sort === "day" ? "down" : "up";
