@@ -25,10 +25,14 @@ const WAIT_MS = 20_000;
 const HOME = `http://127.0.0.1:${PORT}`;
 
 const folder = mkdtempSync(path.join(tmpdir(), "akmedon-fuzz-"));
-const file = path.join(folder, "demo.sqlite");
+/** The file that is watched: the demo's, then another for the door, since by then the first is no garden to be helped in. */
+let file = path.join(folder, "demo.sqlite");
 const env = gardenEnv(file, PORT);
-const made = spawnSync("npx", ["tsx", "scripts/demo.ts"], { env, encoding: "utf8" });
-if (made.status !== 0) throw new Error(made.stderr);
+function planted(at: string): void {
+  const made = spawnSync("npx", ["tsx", "scripts/demo.ts"], { env: { ...env, AKMEDON_GARDEN: at }, encoding: "utf8" });
+  if (made.status !== 0) throw new Error(made.stderr);
+}
+planted(file);
 const server = spawn("node", ["build/node/start.js"], { env, stdio: ["ignore", "ignore", "inherit"] });
 const random = seeded(SEED);
 const any = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
@@ -329,6 +333,8 @@ async function fuzzTheDoor({ phone, helper, listed }: LetIn): Promise<void> {
 try {
   await fuzz();
   await ended(server);
+  file = path.join(folder, "door.sqlite");
+  planted(file);
   const letIn = await letAllIn(file);
   const shared = await runningGarden(file, PORT, "/icon.svg", sharedAt(PORT + 1));
   door = new SharedDoor(file, PORT + 1);
