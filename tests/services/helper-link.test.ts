@@ -2,7 +2,7 @@ import { beforeEach, describe, expect, test } from "vitest";
 import { addDays } from "~/core/calendar";
 import { entriesOfDevice } from "~/db/entries/entries.server";
 import { setDemoDay, theGarden, type GardenRow } from "~/db/garden/garden.server";
-import { allTrips, insertHelper } from "~/db/sky/hands.server";
+import { allTrips, deleteTrip, insertHelper, updateTrip } from "~/db/sky/hands.server";
 import { openLooks } from "~/db/looks/looks.server";
 import type { Db } from "~/db/client.server";
 import { endLink, helperCookie, helperIn, helperLinkOf, helperLinksOpen, makeHelperLink } from "~/services/access/helper-links.server"; // prettier-ignore
@@ -43,10 +43,24 @@ describe("a link", () => {
     const { token, row } = made();
     const cookie = (await helperCookie(db, token)).split(";")[0]!;
     expect((await helperIn(db, garden(), cookie))?.id).toBe(row.id);
-    expect(helperLinkOf(db, garden(), row.tokenHash)).toBeUndefined();
+    const hash = db.$client.prepare("select token_hash from helper_link").pluck().get() as string;
+    expect(helperLinkOf(db, garden(), hash)).toBeUndefined();
     expect(endLink(db, row.id, NOW)).toBe(true);
     expect(await helperIn(db, garden(), cookie)).toBeUndefined();
     expect(endLink(db, row.id, NOW)).toBe(false);
+  });
+  test("goes with its trip: longer or shorter with it, and taken out with it", () => {
+    const { token } = made();
+    const { id, toDay } = trip();
+    const opensOn = (day: string) => (setDemoDay(db, day), helperLinkOf(db, garden(), token) !== undefined);
+    updateTrip(db, id, { toDay: addDays(toDay, -2) });
+    expect([opensOn(addDays(toDay, -2)), opensOn(addDays(toDay, -1))]).toEqual([true, false]);
+    updateTrip(db, id, { fromDay: addDays(trip().fromDay, 1), toDay: addDays(toDay, 2) });
+    expect([opensOn(addDays(toDay, 2)), opensOn(addDays(toDay, 3))]).toEqual([true, false]);
+    setDemoDay(db, "2026-09-19");
+    expect(helpPage(db, garden(), helperLinkOf(db, garden(), token)!).sheet?.from).toBe(trip().fromDay);
+    deleteTrip(db, id);
+    expect(helperLinkOf(db, garden(), token)).toBeUndefined();
   });
   test("a new passphrase ends it, as it puts every phone out", async () => {
     const { token } = made();

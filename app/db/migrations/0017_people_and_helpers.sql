@@ -2,8 +2,7 @@ CREATE TABLE `helper_link` (
 	`id` text PRIMARY KEY NOT NULL,
 	`name` text NOT NULL,
 	`token_hash` text NOT NULL,
-	`from_day` text NOT NULL,
-	`until_day` text NOT NULL,
+	`trip_id` text NOT NULL,
 	`made_at` text NOT NULL,
 	`ended_at` text
 );

@@ -25,20 +25,17 @@ export const device = sqliteTable("device", {
   endedAt: text(),
 });
 
-/** A link that shows a helper the sheet of one trip, until its last day. */
+/** A link that shows a helper the sheet of one trip: it opens until the trip's last day, whenever that comes to be. */
 export const helperLink = sqliteTable("helper_link", {
   id: text().primaryKey(),
   /** Who it is for, as the household says. */
   name: text().notNull(),
   /** SHA-256 of what the link carries: the file alone opens nothing. */
   tokenHash: text().notNull().unique(),
-  /** First day of the trip whose sheet it shows. */
-  fromDay: text().notNull(),
-  /** Last day on which it opens. */
-  untilDay: text().notNull(),
+  /** A trip that is taken out takes its links with it. */
+  tripId: text().notNull(),
   madeAt: text().notNull(),
   endedAt: text(),
 });
 
-export type HelperLinkRow = typeof helperLink.$inferSelect;
 export type DeviceRow = typeof device.$inferSelect;

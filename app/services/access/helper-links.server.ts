@@ -2,7 +2,7 @@ import { randomUUID } from "node:crypto";
 import { z } from "zod";
 import { IsoDay } from "~/core/calendar";
 import { theDoor } from "~/db/access/door.server";
-import { addHelperLink, endHelperLink, helperLinkByToken, helperLinksOpen, type HelperLinkRow } from "~/db/access/helper-links.server"; // prettier-ignore
+import { addHelperLink, endHelperLink, helperLinkByToken, helperLinksOpen, type HelperLink } from "~/db/access/helper-links.server"; // prettier-ignore
 import type { Db } from "~/db/db.server";
 import type { GardenRow } from "~/db/garden/garden.server";
 import { allTrips } from "~/db/sky/hands.server";
@@ -20,7 +20,7 @@ export const HelperLinkForm = z.object({
 const cookieOf = (secret: string) => secretCookie("akmedon-helper", secret, COOKIE_DAYS);
 
 /**
- * Makes a link for a helper: it opens from now until the last day of the trip.
+ * Makes a link for a helper: it opens from now until the last day of the trip, be that made longer or shorter.
  *
  * @returns what the link carries, told once
  */
@@ -34,7 +34,7 @@ export function makeHelperLink(
   if (!trip) return { status: "refused", sentence: "That trip is no longer noted, or it is over." };
   if (!theDoor(db)) return { status: "refused", sentence: "Set a passphrase first: ./akmedon passphrase" };
   const token = newToken();
-  addHelperLink(db, { id: randomUUID(), name, tokenHash: hashOf(token), fromDay: from, untilDay: trip.toDay, madeAt: now.toISOString(), endedAt: null }); // prettier-ignore
+  addHelperLink(db, { id: randomUUID(), name, tokenHash: hashOf(token), tripId: trip.id, madeAt: now.toISOString(), endedAt: null }); // prettier-ignore
   return { status: "made", token, untilDay: trip.toDay };
 }
 
@@ -42,7 +42,7 @@ export function makeHelperLink(
 export const helperLinkOf = (db: Db, garden: GardenRow, token: string) => helperLinkByToken(db, hashOf(token), todayOf(garden)); // prettier-ignore
 
 /** The link that a request's cookies show, if it opens today. */
-export async function helperIn(db: Db, garden: GardenRow, cookies: string | null): Promise<HelperLinkRow | undefined> {
+export async function helperIn(db: Db, garden: GardenRow, cookies: string | null): Promise<HelperLink | undefined> {
   const lock = theDoor(db);
   const token = lock && (await tokenIn(cookieOf(lock.cookieSecret), cookies));
   return token ? helperLinkOf(db, garden, token) : undefined;

@@ -1,4 +1,3 @@
-import { groupBy } from "es-toolkit";
 import { theDoor } from "~/db/access/door.server";
 import type { Db } from "~/db/db.server";
 import { dayInZone } from "~/core/calendar";
@@ -31,8 +30,8 @@ export async function phonesPage(
     address: address ? { text: address, picture: await qrPicture(address) } : null,
     authority: address && fingerprint ? { at: `${address}/authority.crt`, fingerprint } : null, // prettier-ignore
     personHere: lock?.person ?? "",
-    people: Object.entries(groupBy(devices, (d) => d.person))
-      .map(([person, own]) => ({ person, devices: own }))
+    people: [...new Set(devices.map((d) => d.person))]
+      .map((person) => ({ person, devices: devices.filter((d) => d.person === person) }))
       .sort((a, b) => Number(a.person === "") - Number(b.person === "") || a.person.localeCompare(b.person)),
   };
 }

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { localMoment, type IsoDay } from "~/core/calendar";
 import { Entry } from "~/core/entries";
-import type { HelperLinkRow } from "~/db/access/helper-links.server";
+import type { HelperLink } from "~/db/access/helper-links.server";
 import type { Db } from "~/db/client.server";
 import { plantingById } from "~/db/beds/plantings.server";
 import { entriesOfDevice, entryById, takeBacksOf } from "~/db/entries/entries.server";
@@ -29,10 +29,10 @@ export const HelperAct = z.discriminatedUnion("intent", [
 ]);
 export type HelperAct = z.infer<typeof HelperAct>;
 
-const deviceOf = (link: HelperLinkRow) => `helper ${link.id}`;
+const deviceOf = (link: HelperLink) => `helper ${link.id}`;
 
 /** The sheet as it stands, what the helper said today, and when this was so. */
-export function helpPage(db: Db, garden: GardenRow, link: HelperLinkRow) {
+export function helpPage(db: Db, garden: GardenRow, link: HelperLink) {
   const sheet = helperPage(db, garden, link.fromDay);
   // The plan of another trip is none of this link's.
   const own = sheet?.from === link.fromDay ? sheet : null;
@@ -46,7 +46,7 @@ export function helpPage(db: Db, garden: GardenRow, link: HelperLinkRow) {
 }
 
 /** What stands of what the helper said today. */
-function saidToday(db: Db, garden: GardenRow, link: HelperLinkRow): HelperDone[] {
+function saidToday(db: Db, garden: GardenRow, link: HelperLink): HelperDone[] {
   const isOfToday = (entry: Entry) => {
     const day = dayOfEntry(entry, garden);
     return "day" in day && day.day === day.today;
@@ -65,7 +65,7 @@ function nameIn(db: Db, entry: Entry): string {
 }
 
 /** Whether the helper may say it: of what they were shown today, what they said something of before, and nothing else. */
-function isListed(act: HelperAct, link: HelperLinkRow, today: IsoDay, done: readonly HelperDone[]): boolean {
+function isListed(act: HelperAct, link: HelperLink, today: IsoDay, done: readonly HelperDone[]): boolean {
   if (act.intent === "take back") return done.some((d) => d.entryId === act.target);
   if (act.intent === "looked") return wasShown(link.id, today, act);
   return done.some((d) => d.plantingId === act.plantingId) || wasShown(link.id, today, act);
@@ -75,7 +75,7 @@ function isListed(act: HelperAct, link: HelperLinkRow, today: IsoDay, done: read
 export async function logAsHelper(
   db: Db,
   garden: GardenRow,
-  link: HelperLinkRow,
+  link: HelperLink,
   act: HelperAct,
 ): Promise<{ sentence: string } | undefined> {
   const device = deviceOf(link);
