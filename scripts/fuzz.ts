@@ -6,6 +6,7 @@ import { tmpdir } from "node:os";
 import path from "node:path";
 import Database from "better-sqlite3";
 import { seeded } from "~/core/statistics";
+import { answerOf, type AnswerOf } from "./answer-of";
 import { ended, gardenEnv, runningGarden } from "./running-garden";
 import { letAllIn, sharedAt, SharedDoor, type LetIn } from "./shared-garden";
 
@@ -96,11 +97,8 @@ interface Sent {
   headers?: Record<string, string>;
   body?: string | Buffer;
 }
-interface Answered {
-  status: number;
-  text: string;
+interface Answered extends AnswerOf {
   ms: number;
-  location: string;
 }
 
 /** Where it is sent: this machine's own address, or the network's door. */
@@ -113,21 +111,10 @@ function ask({ method = "POST", path: at, headers = {}, body }: Sent): Promise<A
     const length = body !== undefined && !("Transfer-Encoding" in headers) ? { "Content-Length": String(Buffer.byteLength(body)) } : {}; // prettier-ignore
     return door.ask({ method, path: at, headers: { ...length, ...headers }, ...(body === undefined ? {} : { body }), timeoutMs: WAIT_MS }).then((answer) => ({ ...answer, ms: performance.now() - start })); // prettier-ignore
   }
-  return new Promise((resolve) => {
-    const bytes = body === undefined ? undefined : Buffer.from(body);
-    const length = bytes && !("Content-Length" in headers) && !("Transfer-Encoding" in headers) ? { "Content-Length": String(bytes.length) } : {}; // prettier-ignore
-    const sent = httpRequest({ host: "127.0.0.1", port: PORT, path: at, method, headers: { Origin: HOME, ...length, ...headers }, timeout: WAIT_MS }); // prettier-ignore
-    const done = (status: number, text = "", location = "") => resolve({ status, text, location, ms: performance.now() - start }); // prettier-ignore
-    sent.on("response", (response) => {
-      const parts: Buffer[] = [];
-      response.on("data", (part: Buffer) => parts.push(part));
-      response.on("end", () => done(response.statusCode ?? 0, Buffer.concat(parts).toString("utf8"), response.headers.location)); // prettier-ignore
-      response.on("error", () => done(response.statusCode ?? 0));
-    });
-    sent.on("timeout", () => sent.destroy());
-    sent.on("error", () => done(0));
-    sent.end(bytes);
-  });
+  const bytes = body === undefined ? undefined : Buffer.from(body);
+  const length = bytes && !("Content-Length" in headers) && !("Transfer-Encoding" in headers) ? { "Content-Length": String(bytes.length) } : {}; // prettier-ignore
+  const sent = httpRequest({ host: "127.0.0.1", port: PORT, path: at, method, headers: { Origin: HOME, ...length, ...headers }, timeout: WAIT_MS }); // prettier-ignore
+  return answerOf(sent, bytes).then((answer) => ({ ...answer, ms: performance.now() - start }));
 }
 
 const FORM = "application/x-www-form-urlencoded";

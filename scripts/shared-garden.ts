@@ -10,6 +10,7 @@ import { letIn } from "~/services/access/devices.server";
 import { helperCookie, makeHelperLink } from "~/services/access/helper-links.server";
 import { setPassphrase } from "~/services/access/passphrase.server";
 import { helpPage } from "~/services/ahead/helper-logs.server";
+import { answerOf, type AnswerOf } from "./answer-of";
 import { householdCertificate } from "../server/certificates";
 import { todayOf } from "~/services/garden/clock.server";
 
@@ -74,31 +75,13 @@ export class SharedDoor {
   }
 
   /** One request; what does not come is status 0. */
-  ask({
-    method = "POST",
-    path: at,
-    headers = {},
-    body,
-    timeoutMs,
-  }: Asked): Promise<{ status: number; text: string; location: string }> {
+  ask({ method = "POST", path: at, headers = {}, body, timeoutMs }: Asked): Promise<AnswerOf> {
     // prettier-ignore
     const authority = path.join(path.dirname(this.file), "household/authority.crt");
     if (!existsSync(authority)) return Promise.resolve({ status: 0, text: "", location: "" });
     this.agent ??= new Agent({ keepAlive: true, ca: readFileSync(authority), checkServerIdentity: (_, cert) => checkServerIdentity(HOST, cert) }); // prettier-ignore
     const { agent, port } = this;
-    return new Promise((resolve) => {
-      const done = (status: number, text = "", location = "") => resolve({ status, text, location });
-      const sent = request({ host: HOST, port, agent, path: at, method, headers: { Origin: this.origin, "User-Agent": "Mozilla/5.0", ...headers }, timeout: timeoutMs }); // prettier-ignore
-      sent.on("response", (response) => {
-        const parts: Buffer[] = [];
-        response.on("data", (part: Buffer) => parts.push(part));
-        response.on("end", () => done(response.statusCode ?? 0, Buffer.concat(parts).toString("utf8"), response.headers.location)); // prettier-ignore
-        response.on("error", () => done(response.statusCode ?? 0));
-      });
-      sent.on("timeout", () => sent.destroy());
-      sent.on("error", () => done(0));
-      sent.end(body);
-    });
+    return answerOf(request({ host: HOST, port, agent, path: at, method, headers: { Origin: this.origin, "User-Agent": "Mozilla/5.0", ...headers }, timeout: timeoutMs }), body); // prettier-ignore
   }
 
   close(): void {
