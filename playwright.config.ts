@@ -12,7 +12,8 @@ export default defineConfig({
   fullyParallel: false,
   retries: 1,
   reporter: [["list"], ["json", { outputFile: "test-results/browser.json" }]],
-  use: { launchOptions: CHROMIUM, locale: "en-GB", actionTimeout: 30_000 },
+  // Pages from the pocket have tests of their own; in the others the garden's machine itself is asked.
+  use: { launchOptions: CHROMIUM, locale: "en-GB", actionTimeout: 30_000, serviceWorkers: "block" },
   projects: [
     { name: "table", testIgnore: /\.phone\.spec/, use: { viewport: { width: 1280, height: 800 } } },
     { name: "phone", testIgnore: /\.table\.spec/, use: { viewport: { width: 390, height: 844 }, hasTouch: true } },

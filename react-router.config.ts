@@ -1,3 +1,4 @@
 import type { Config } from "@react-router/dev/config";
 
-export default { ssr: true } satisfies Config;
+/** All routes are known to a page from the start: without signal it cannot ask for more. */
+export default { ssr: true, routeDiscovery: { mode: "initial" } } satisfies Config;

@@ -9,6 +9,8 @@ declare module "react-router" {
   interface AppLoadContext {
     /** Set by the server in front of the app; a development server has none. */
     nonce?: string;
+    /** By what this build of the app is known. */
+    build?: string;
     /** Where a request to the door that the network reaches came from, and the device it is in with; none at this machine's own. */
     knock?: { address: string; deviceId: string | null; helperId: string | null };
   }

@@ -14,7 +14,10 @@ export const meta: Route.MetaFunction = () => [
   { name: "description", content: "When each crop in the garden is at its peak, and the round that beats the frost." },
 ];
 
-export const links: Route.LinksFunction = () => [{ rel: "icon", href: "/icon.svg", type: "image/svg+xml" }];
+export const links: Route.LinksFunction = () => [
+  { rel: "icon", href: "/icon.svg", type: "image/svg+xml" },
+  { rel: "manifest", href: "/manifest.webmanifest" },
+];
 
 export function Layout({ children }: { children: React.ReactNode }) {
   const nonce = useContext(Nonce);
@@ -40,5 +43,9 @@ export default function App() {
 }
 
 export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
-  return <Trouble error={error} />;
+  return (
+    <main>
+      <Trouble error={error} />
+    </main>
+  );
 }

@@ -8,6 +8,7 @@ export default [
   layout("routes/garden.tsx", [
     index("routes/horizon.tsx"),
     route("round", "routes/round.tsx"),
+    route("round/walk", "routes/walk.tsx"),
     route("check/:plantingId", "routes/check.tsx"),
     route("beds", "routes/beds.tsx"),
     route("plantings/:plantingId", "routes/planting.tsx"),
@@ -25,6 +26,7 @@ export default [
     route("notes/:cropId", "routes/crop-notes.tsx"),
   ]),
   route("check/:plantingId/sheet", "routes/check-sheet.ts"),
+  route("pocket.json", "routes/pocket-list.ts"),
   route("jumps", "routes/jumps.ts"),
   route("plan.csv", "routes/plan-csv.ts"),
   route("plan.json", "routes/plan-json.ts"),

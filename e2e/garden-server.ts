@@ -18,6 +18,8 @@ export class GardenServer {
   readonly folder = mkdtempSync(path.join(tmpdir(), "akmedon-e2e-"));
   readonly env: NodeJS.ProcessEnv;
   private process: ChildProcess | undefined;
+  /** Where the build that it runs lies; an upgrade brings another. */
+  builtIn = ".";
 
   constructor(port: number, demo: boolean, units: "metric" | "us" = "metric") {
     this.url = `http://127.0.0.1:${port}`;
@@ -38,7 +40,8 @@ export class GardenServer {
 
   /** Starts it; unless it is to be met cold, its first plan is there, as it is for a server that has run for a moment. */
   async start({ cold = false } = {}): Promise<void> {
-    this.process = spawn("node", ["--import", "./e2e/fixed-clock.mjs", "build/node/start.js"], {
+    this.process = spawn("node", ["--import", path.resolve("e2e/fixed-clock.mjs"), "build/node/start.js"], {
+      cwd: this.builtIn,
       env: this.env,
       stdio: "ignore",
     });
@@ -58,6 +61,7 @@ export class GardenServer {
   }
 
   async stop(): Promise<void> {
+    if (!this.process || this.process.exitCode !== null || this.process.signalCode !== null) return;
     const ended = new Promise((resolve) => this.process?.once("exit", resolve));
     this.process?.kill();
     await ended;

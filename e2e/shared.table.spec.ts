@@ -1,5 +1,5 @@
 import { execFile, spawnSync } from "node:child_process";
-import { mkdtempSync, readdirSync, rmSync } from "node:fs";
+import { mkdtempSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
 import { promisify } from "node:util";
@@ -40,11 +40,8 @@ test("two people come in by phone over HTTPS that they trust, one logs a pick, o
     await page.getByLabel("Passphrase").fill(PASSPHRASE);
     await page.getByRole("button", { name: "Let me in" }).click();
     await expect(page).toHaveURL(`${shared.address}/beds`);
-    // What the round without signal will need: a page of a secure address may keep itself. A file of the app stands for
-    // the worker; a browser that does not trust the certificate takes none.
-    const [file] = readdirSync("build/client/assets").filter((name) => /^ledger-csv-.*\.js$/.test(name));
-    const scope = await page.evaluate((at) => navigator.serviceWorker.register(at).then((it) => it.scope), `/assets/${file}`); // prettier-ignore
-    expect(scope).toBe(`${shared.address}/assets/`);
+    // The garden goes into the pocket: a page of a secure address may keep itself.
+    await expect(page.getByText(/^Kept · .* · all sent$/)).toBeVisible({ timeout: 60_000 });
     // The script that reads a page cannot read what lets it in.
     expect(await page.evaluate(() => document.cookie)).toBe("");
     await page.getByRole("link", { name: /6 Kale, curly/ }).click();
@@ -80,8 +77,12 @@ test("two people come in by phone over HTTPS that they trust, one logs a pick, o
     await page.getByRole("button", { name: "Drop Old phone" }).click();
     await expect(page.getByRole("textbox", { name: "Name of Old phone" })).toBeHidden();
     await expect(page.getByText("This phone.")).toBeVisible();
+    const pockets = () => second.evaluate(async () => (await caches.keys()).filter((name) => name.startsWith("pages-")).length); // prettier-ignore
+    await expect.poll(pockets).toBe(1);
     await second.getByRole("link", { name: "Ledger" }).click();
     await expect(second).toHaveURL(/\/login/);
+    // And the garden is out of its pocket.
+    await expect.poll(pockets).toBe(0);
     await page.getByRole("button", { name: "Drop Kitchen phone" }).click();
     await expect(page).toHaveURL(`${shared.address}/login`);
   } finally {

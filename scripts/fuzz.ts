@@ -73,10 +73,8 @@ const TARGETS: Target[] = [
   { path: "/?index", fields: { intent: "rule out", plantingId: "bean-green", day: "2026-09-22" } },
   { path: "/?index", fields: { intent: "leave free", plantingId: "bean-green", day: "2026-09-22" } },
   { path: "/?index", fields: { intent: "keep", suppositions: '[{"what":"minutes","day":"2026-09-22","minutes":20}]' } },
-  { path: "/?index", fields: { intent: "job done", keys: "stop_watering_bulbs onion-red/1" } },
   { path: "/round", fields: { intent: "put in order", stops: "gate-bed first\nlong-bed first" } },
   { path: "/round", fields: { intent: "order by itself" } },
-  { path: "/?index", fields: { intent: "job due again", keys: "stop_watering_bulbs onion-red/1" } },
   { path: "/?index", fields: { intent: "undo" } },
   { path: "/?index", fields: { intent: "redo" } },
   { path: "/notes", fields: { like: "carrot", name: "Moon carrot" } },
@@ -158,7 +156,7 @@ function mutated({ path: at, fields }: Target): Sent {
 
 /** Entries of a device, spoilt. */
 function mutatedEntries(): Sent {
-  const entry: Record<string, unknown> = { id: crypto.randomUUID(), device: "fuzz", sequence: 1, at: "2026-09-19T06:00:00Z", ...any<Record<string, unknown>>([{ kind: "pick", plantingId: "tomato-red", outcome: "picked", weight: "1 kg" }, { kind: "look", plantingId: "carrot-main", cueId: "shoulder_width", readingId: "20_35" }, { kind: "count", plantingId: "tomato-red", number: "4" }, { kind: "note", plantingId: "tomato-red", text: "hm" }]) }; // prettier-ignore
+  const entry: Record<string, unknown> = { id: crypto.randomUUID(), device: "fuzz", sequence: 1, at: "2026-09-19T06:00:00Z", ...any<Record<string, unknown>>([{ kind: "pick", plantingId: "tomato-red", outcome: "picked", weight: "1 kg" }, { kind: "look", plantingId: "carrot-main", cueId: "shoulder_width", readingId: "20_35" }, { kind: "count", plantingId: "tomato-red", number: "4" }, { kind: "note", plantingId: "tomato-red", text: "hm" }, { kind: "mark jobs", keys: ["stop_watering_bulbs onion-red/1"], as: "done" }]) }; // prettier-ignore
   for (let n = 0; n < 1 + Math.floor(random() * 2); n++) entry[any(Object.keys(entry))] = any<unknown>([...HOSTILE, null, 7, {}, [], true, { a: { a: {} } }]); // prettier-ignore
   const body = random() < 0.8 ? JSON.stringify({ entries: [entry] }) : any(["", "[", "null", "7", '{"entries":{}}', JSON.stringify({ entries: Array(500).fill(entry) }), "[".repeat(20_000)]); // prettier-ignore
   return { path: "/entries", headers: { "Content-Type": "application/json" }, body };

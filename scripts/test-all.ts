@@ -30,6 +30,7 @@ function counted(name: string, ok: boolean): void {
 for (const [name, args] of [
   ["route types", ["react-router", "typegen"]],
   ["types", ["tsc", "--noEmit"]],
+  ["types of the pocket", ["tsc", "--noEmit", "--project", "pocket"]],
   ["lint", ["eslint", "."]],
   ["format", ["prettier", "--check", "--log-level", "warn", "."]],
 ] as const)
@@ -73,7 +74,18 @@ counted("crop data", run("crop data", "npx", ["tsx", "scripts/check-data.ts"]));
 const forUse = { NODE_ENV: "production" };
 const built =
   run("build", "npx", ["react-router", "build", "--logLevel", "error"], forUse) &&
-  run("the threads’ build", "npx", ["vite", "build", "--config", "vite.node.config.ts", "--logLevel", "error"], forUse);
+  run(
+    "the threads’ build",
+    "npx",
+    ["vite", "build", "--config", "vite.node.config.ts", "--logLevel", "error"],
+    forUse,
+  ) &&
+  run(
+    "the pocket’s build",
+    "npx",
+    ["vite", "build", "--config", "vite.pocket.config.ts", "--logLevel", "error"],
+    forUse,
+  );
 counted("build", built);
 interface Specs {
   specs: { title: string; tests: { status: string; projectName: string }[] }[];

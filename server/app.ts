@@ -177,10 +177,16 @@ export function gardenServer(
     if (authority) app.get("/authority.crt", (_, response) => void response.type("application/x-x509-ca-cert").send(authority)); // prettier-ignore
     app.use(keepsNothing, onlyTheHousehold(door));
   }
+  const { version } = build.assets;
+  app.use((_, response, next) => {
+    // By this a phone tells what it may keep: pages name files of their own build.
+    response.set("X-Akmedon-Build", version);
+    next();
+  });
   app.use(
     createRequestHandler({
       build,
-      getLoadContext: (_, response) => ({ nonce: response.locals.nonce as string, knock: response.locals.knock as Knock }), // prettier-ignore
+      getLoadContext: (_, response) => ({ nonce: response.locals.nonce as string, knock: response.locals.knock as Knock, build: version }), // prettier-ignore
     }),
   );
   app.use(inASentence);

@@ -6,11 +6,13 @@ import { containersOf } from "~/services/ledger/containers.server";
 import { isRoundOut } from "~/services/round/round-page.server";
 import { refreshInBackground } from "~/services/sky/refresh-weather.server";
 import { OutboxProvider } from "~/ui/outbox/OutboxProvider";
+import { PocketNote } from "~/ui/pocket/PocketNote";
+import { useNewBuild } from "~/ui/pocket/useNewBuild";
 import { GardenShell } from "~/ui/shell/GardenShell";
 import { Planning } from "~/ui/shell/Planning";
 import { Trouble } from "~/ui/shell/Trouble";
 
-export function loader() {
+export function loader({ context }: Route.LoaderArgs) {
   const { db, garden } = knownGarden();
   refreshInBackground(db, garden);
   return {
@@ -19,6 +21,8 @@ export function loader() {
     out: isRoundOut(db),
     containers: containersOf(db),
     units: garden.unitSystem,
+    servedAt: new Date().toISOString(),
+    build: context.build ?? "",
   };
 }
 
@@ -32,23 +36,27 @@ export default function Garden({ loaderData }: Route.ComponentProps) {
 
 type FrameProps = Route.ComponentProps["loaderData"] & { children: ReactNode };
 
-function Frame({ name, demo, out, containers, units, children }: FrameProps) {
+function Frame({ name, demo, out, containers, units, servedAt, build, children }: FrameProps) {
   const { pathname } = useLocation();
+  useNewBuild(build);
+  const walking = pathname === "/round/walk" || (out && pathname === "/round");
   return (
-    <GardenShell walking={out && pathname === "/round"} gardenName={name} demo={demo}>
-      <OutboxProvider containers={containers} units={units}>
+    <OutboxProvider containers={containers} units={units}>
+      <GardenShell
+        walking={walking}
+        gardenName={name}
+        demo={demo}
+        pocket={<PocketNote servedAt={servedAt} build={build} />}
+      >
         {children}
-      </OutboxProvider>
-    </GardenShell>
+      </GardenShell>
+    </OutboxProvider>
   );
 }
 
-/** A page that is opened before the first plan of a start stands in its frame, and follows on. */
+/** A page opened before the first plan of a start stands in its frame, and follows on; what went wrong is said there. */
 export function ErrorBoundary({ error, loaderData }: Route.ErrorBoundaryProps) {
-  if (!loaderData || !isRouteErrorResponse(error) || error.status !== 202) return <Trouble error={error} />;
-  return (
-    <Frame {...loaderData}>
-      <Planning />
-    </Frame>
-  );
+  if (!loaderData) return <main><Trouble error={error} /></main>; // prettier-ignore
+  const isPlanning = isRouteErrorResponse(error) && error.status === 202;
+  return <Frame {...loaderData}>{isPlanning ? <Planning /> : <Trouble error={error} />}</Frame>;
 }

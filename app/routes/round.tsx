@@ -1,4 +1,4 @@
-import { data } from "react-router";
+import { Navigate, data } from "react-router";
 import type { Route } from "./+types/round";
 import { knownGarden } from "~/services/garden/known-garden.server";
 import { whenPlanned } from "~/services/garden/when-planned.server";
@@ -8,6 +8,7 @@ import { OrderAct, orderRound } from "~/services/round/round-order.server";
 import { roundPage } from "~/services/round/round-page.server";
 import { RoundPreview } from "~/ui/round/RoundPreview";
 import { RoundWalk } from "~/ui/round/RoundWalk";
+import { useRoundHere } from "~/ui/round/useRoundHere";
 import { fieldsOf } from "./form";
 
 export const meta: Route.MetaFunction = () => [{ title: "Round · Akmedon" }];
@@ -27,5 +28,8 @@ export const action = wholeOrTold(async ({ request }: Route.ActionArgs) => {
 
 export default function Round({ loaderData }: Route.ComponentProps) {
   const { round, containers } = loaderData;
+  const { started } = useRoundHere();
+  // Started without signal: what was kept of this page does not know of it.
+  if (started && round.status !== "out") return <Navigate to="/round/walk" replace />;
   return round.status === "out" ? <RoundWalk round={round} containers={containers} /> : <RoundPreview round={round} />;
 }

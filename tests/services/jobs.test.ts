@@ -8,9 +8,8 @@ import { theGarden } from "~/db/garden/garden.server";
 import { calendarFeed } from "~/services/feed/calendar-feed.server";
 import { todayOf } from "~/services/garden/clock.server";
 import { plannedGarden } from "~/services/garden/planned-garden.server";
-import { PlanAct, actOnPlan } from "~/services/horizon/act-on-plan.server";
 import { horizonPage } from "~/services/horizon/horizon-page.server";
-import { jobsAhead, jobsMarked } from "~/services/horizon/jobs.server";
+import { jobsAhead, jobsMarked, markJobs, unmarkJobs } from "~/services/horizon/jobs.server";
 import { roundPage } from "~/services/round/round-page.server";
 import { chooseSchool } from "~/services/notes/field-notes.server";
 import { coverBed } from "~/services/sky/covers.server";
@@ -27,7 +26,10 @@ const jobsOf = (made: GardenOfTest) => ({
   due: jobsAhead(planOf(made)),
   marked: jobsMarked(planOf(made)),
 });
-const act = (made: GardenOfTest, intent: string, key: string) => actOnPlan(made.db, rowOf(made), PlanAct.parse({ intent, keys: key })); // prettier-ignore
+const act = (made: GardenOfTest, as: "job done" | "job left out" | "job due again", lines: string) => {
+  const keys = lines.split("\n");
+  return as === "job due again" ? unmarkJobs(made.db, rowOf(made), keys) : markJobs(made.db, rowOf(made), keys, as === "job left out"); // prettier-ignore
+};
 
 let made: GardenOfTest;
 beforeEach(() => {
@@ -226,7 +228,7 @@ test("jobs told as one are ticked as one, all of them or none", () => {
 test("a look is ticked or left out like any job: it is asked for again only later, and can be taken back", () => {
   const looks = () => jobsOf(made).due.filter((job) => job.isLook);
   const first = looks().find((job) => job.isToday)!;
-  for (const intent of ["job done", "job left out"]) {
+  for (const intent of ["job done", "job left out"] as const) {
     expect(act(made, intent, first.keys[0]!).status).toBe("noted");
     const again = looks().find((job) => job.keys[0] === first.keys[0]);
     expect(again === undefined || again.day > todayOf(rowOf(made))).toBe(true);

@@ -6,6 +6,7 @@ import { Entry, type EntryBody } from "~/core/entries";
 import { deviceStore } from "~/ui/outbox/device-store";
 import type { EntryStore } from "~/ui/outbox/kept-entry";
 import { memoryStore } from "~/ui/outbox/memory-store";
+import { PageMirror, mirrored } from "~/ui/outbox/mirrored-store";
 import { withStore } from "~/ui/outbox/opened-store";
 import { sendWaiting } from "~/ui/outbox/sender";
 
@@ -139,6 +140,43 @@ test("a device read that fails is asked anew, and does not stop the outbox until
   };
   expect((await withStore((store) => store.all())).map((k) => k.id)).toEqual([id]);
   expect(failures).toBe(1);
+});
+
+test("a full device: what is written waits in the page, is said to, and goes out once", async () => {
+  const store = mirrored(await deviceStore(), new PageMirror());
+  const first = await store.add(pick("1"), "one");
+  const transaction = IDBDatabase.prototype.transaction;
+  IDBDatabase.prototype.transaction = function (stores: string | Iterable<string>, mode?: IDBTransactionMode) {
+    const isAdding = Array.isArray(stores) && stores.includes("about");
+    if (isAdding) throw new DOMException("There is no room.", "QuotaExceededError");
+    return transaction.call(this, stores, mode);
+  };
+  const second = await store.add(pick("2"), "two");
+  IDBDatabase.prototype.transaction = transaction;
+  expect([(await store.all()).map((k) => k.id), store.forgets]).toEqual([[first, second], true]);
+  const sent = garden(() => undefined);
+  await sendWaiting(store);
+  expect(sent.flat().map((e) => e.id)).toEqual([first, second]);
+  expect([await store.all(), store.forgets]).toEqual([[], false]);
+});
+
+test("a device emptied under an open page: what waited goes out from the page; what another tab sent does not come back", async () => {
+  const page = new PageMirror();
+  let device = await deviceStore();
+  const tab = mirrored(device, page);
+  const [sent, lost] = [await tab.add(pick("1"), "one"), await tab.add(pick("2"), "two")];
+  // Another tab has sent it.
+  await device.remove(sent);
+  expect([(await tab.all()).map((k) => k.id), tab.forgets]).toEqual([[lost], false]);
+  globalThis.indexedDB = new IDBFactory();
+  device = await deviceStore();
+  const anew = mirrored(device, page);
+  expect((await anew.all()).map((k) => k.id)).toContain(lost);
+  expect(anew.forgets).toBe(true);
+  await anew.refuse(lost, { sentence: "No.", fields: {} });
+  expect((await anew.all()).find((k) => k.id === lost)!.problem!.sentence).toBe("No.");
+  await anew.replace(lost, pick("3"), "three");
+  expect((await anew.all()).find((k) => k.id === lost)!).toMatchObject({ problem: null, entry: { count: "3" } });
 });
 
 /** The list of the version before, as it kept it. */

@@ -97,6 +97,12 @@ export const NoteBody = z.object({
   on,
 });
 
+/** What is said of jobs beside picking: of some at once, by the keys of their acts. */
+const MarkJobsBody = z.object({
+  keys: z.array(z.string().min(1).max(200), "Say which job.").min(1, "Say which job.").max(40, "At most 40 jobs at once."), // prettier-ignore
+  as: z.enum(["done", "left out", "due again"], "Say what became of the job."),
+});
+
 const roundId = z.string("Say which round.").min(1, "Say which round.").max(64);
 
 /**
@@ -114,6 +120,7 @@ export const Entry = z.discriminatedUnion(
     z.object({ ...envelope, kind: z.literal("pass by"), roundId, plantingId: planting, done: z.boolean().default(true) }), // prettier-ignore
     z.object({ ...envelope, kind: z.literal("start round"), roundId }),
     z.object({ ...envelope, kind: z.literal("finish round"), roundId }),
+    z.object({ ...envelope, kind: z.literal("mark jobs"), ...MarkJobsBody.shape }),
     z.object({ ...envelope, kind: z.literal("end"), plantingId: planting, bedFree: z.boolean().default(true), on }),
     z.object({ ...envelope, kind: z.literal("next crop"), plantingId: planting, crop: SeasonCrop, on }),
     z.object({ ...envelope, kind: z.literal("note"), ...NoteBody.shape }),

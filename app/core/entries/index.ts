@@ -12,3 +12,12 @@ export {
   type EntryBody,
   type EntryKind,
 } from "./entry";
+export {
+  isFinishedHere,
+  jobsWaiting,
+  looksWaiting,
+  roundWaiting,
+  stopsWaiting,
+  type StopWaiting,
+  type Waiting,
+} from "./waiting";

@@ -11,6 +11,7 @@ import { inUnits } from "~/views/words";
 import { endSeason, startNextCrop, undoNextCrop } from "../beds/seasons.server";
 import { takeCount } from "../check/take-count.server";
 import { takeLook } from "../check/take-look.server";
+import { takeMarks } from "../horizon/jobs.server";
 import { withdrawPick } from "../ledger/correct-pick.server";
 import { logPick } from "../ledger/log-pick.server";
 import { weighLot } from "../ledger/weigh-lot.server";
@@ -97,6 +98,8 @@ function apply(db: Db, garden: GardenRow, entry: Entry, day: EntryDay, person: s
       return startRound(db, garden, entry);
     case "finish round":
       return finishRound(db, entry, day);
+    case "mark jobs":
+      return takeMarks(db, garden, entry, day.day);
     case "end":
       return endSeason(db, { ...entry, day: day.day }, entry.bedFree);
     case "next crop":
@@ -142,6 +145,7 @@ function undo(db: Db, entry: Entry, putBack: boolean): Applied {
     case "pass by":
     case "start round":
     case "finish round":
+    case "mark jobs":
     case "take back":
       return refused("This is not taken back but said anew.");
   }

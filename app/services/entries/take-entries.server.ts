@@ -4,12 +4,15 @@ import type { GardenRow } from "~/db/garden/garden.server";
 import { planAhead } from "../garden/planned-garden.server";
 import { applyEntry } from "./apply-entry.server";
 
-/** A round starts from the plan: where one is asked for it is worked out first, beside the other requests. */
+/** What is made from the plan. */
+const FROM_PLAN: readonly unknown[] = ["start round", "mark jobs"];
+
+/** A round starts from the plan, and jobs are of it: where one is asked for it is worked out first, beside the other requests. */
 export async function readyForEntries(db: Db, garden: GardenRow, raw: unknown): Promise<void> {
   const batch = EntryBatch.safeParse(raw);
-  const starts = batch.success && batch.data.entries.some((e) => (e as { kind?: unknown } | null)?.kind === "start round"); // prettier-ignore
+  const isFromPlan = batch.success && batch.data.entries.some((e) => FROM_PLAN.includes((e as { kind?: unknown } | null)?.kind)); // prettier-ignore
   // Where the plan cannot be had, the entry is answered for that; the others have nothing to do with it.
-  if (starts) await planAhead(db, garden).catch((error: unknown) => console.error(error));
+  if (isFromPlan) await planAhead(db, garden).catch((error: unknown) => console.error(error));
 }
 
 export type BatchOutcome = { status: "answered"; answers: EntryAnswer[] } | { status: "no batch" };

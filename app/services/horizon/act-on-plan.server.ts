@@ -8,15 +8,11 @@ import { wantedFrom } from "~/db/beds/wanted-days.server";
 import { todayOf } from "../garden/clock.server";
 import { plannedGarden } from "../garden/planned-garden.server";
 import { editDays, redoEdit, undoEdit, type EditOutcome } from "./edit-plan.server";
-import { markJobs, unmarkJobs } from "./jobs.server";
 import { Suppositions, keepSupposed } from "./what-if.server";
 
 const Planting = z.object({ plantingId: z.string().min(1, "Which planting?") });
 /** A part of a day as a form sends it. */
 const SlotField = z.union([z.literal("").transform(() => null), Slot]).optional().default(null); // prettier-ignore
-
-/** Jobs, a line each: their keys hold no line ends. */
-const Keys = z.string().max(8000).transform((text) => text.split("\n").filter(Boolean)).pipe(z.array(z.string().max(200)).min(1).max(40)); // prettier-ignore
 
 /** What the horizon can do with the plan. */
 export const PlanAct = z.discriminatedUnion("intent", [
@@ -24,7 +20,6 @@ export const PlanAct = z.discriminatedUnion("intent", [
   Planting.extend({ intent: z.literal("rule out"), day: IsoDay }),
   Planting.extend({ intent: z.literal("leave free"), day: IsoDay }),
   z.object({ intent: z.literal("keep"), suppositions: Suppositions }),
-  z.object({ intent: z.enum(["job done", "job left out", "job due again"]), keys: Keys }),
   z.object({ intent: z.literal("undo") }),
   z.object({ intent: z.literal("redo") }),
 ]);
@@ -35,11 +30,6 @@ export function actOnPlan(db: Db, row: GardenRow, act: PlanAct): EditOutcome {
   switch (act.intent) {
     case "keep":
       return keepSupposed(db, row, act.suppositions);
-    case "job done":
-    case "job left out":
-      return markJobs(db, row, act.keys, act.intent === "job left out");
-    case "job due again":
-      return unmarkJobs(db, row, act.keys);
     case "undo":
       return undoEdit(db, row);
     case "redo":

@@ -1,9 +1,12 @@
+import type { IsoDay } from "~/core/calendar";
+import type { Entry } from "~/core/entries";
 import { actsDue } from "~/core/garden";
 import type { Db } from "~/db/client.server";
 import type { GardenRow } from "~/db/garden/garden.server";
-import { deleteActMark, putActMark } from "~/db/beds/act-marks.server";
+import { actMarks, deleteActMark, putActMark } from "~/db/beds/act-marks.server";
 import type { Planned } from "~/views/planned";
 import { gathered, jobsTold, type JobTold } from "~/views/sentences/acts-due";
+import { applied, refused, type Applied } from "../entries/applied";
 import { todayOf } from "../garden/clock.server";
 import { plannedGarden } from "../garden/planned-garden.server";
 import { editRows, type EditOutcome } from "./edit-plan.server";
@@ -23,12 +26,18 @@ export function jobsMarked(planned: Planned): (JobTold & { isSkipped: boolean })
 }
 
 /** Marks jobs as done or left out, all of them or none. */
-export function markJobs(db: Db, row: GardenRow, keys: readonly string[], isSkipped: boolean): EditOutcome {
+export function markJobs(
+  db: Db,
+  row: GardenRow,
+  keys: readonly string[],
+  isSkipped: boolean,
+  day = todayOf(row),
+): EditOutcome {
   const due = jobsAhead(plannedGarden(db, row)).filter((job) => keys.includes(job.keys[0]!));
   if (due.length < keys.length) return { status: "refused", sentence: "That is not due any more." };
-  const [day, madeAt] = [todayOf(row), new Date().toISOString()];
+  const madeAt = new Date().toISOString();
   const words = gathered(due).map((job) => job.lead).join("; "); // prettier-ignore
-  return editRows(db, { words: `${words}, ${isSkipped ? "left out" : "done"}`, until: day }, () => {
+  return editRows(db, { words: `${words}, ${isSkipped ? "left out" : "done"}`, until: todayOf(row) }, () => {
     for (const key of keys) putActMark(db, { key, day, isSkipped, madeAt });
     return { status: "noted", sentence: `${isSkipped ? "Left out" : "Done"}: ${words}` };
   });
@@ -42,4 +51,27 @@ export function unmarkJobs(db: Db, row: GardenRow, keys: readonly string[]): Edi
     const back = keys.filter((key) => deleteActMark(db, key, today)).length;
     return back > 0 ? { status: "noted", sentence: "It is due again." } : { status: "refused", sentence: "That was not marked today." }; // prettier-ignore
   });
+}
+
+/**
+ * Takes what a device says of jobs, also later: what was marked meanwhile, or is over, stands in no one's way.
+ *
+ * @param day - on which it was done
+ */
+export function takeMarks(
+  db: Db,
+  row: GardenRow,
+  { keys, as }: Extract<Entry, { kind: "mark jobs" }>,
+  day: IsoDay,
+): Applied {
+  if (as === "due again") return (unmarkJobs(db, row, keys), applied);
+  const isDue = new Set(jobsAhead(plannedGarden(db, row)).map((job) => job.keys[0]!));
+  const isMarked = new Set(actMarks(db, day).map((mark) => mark.key));
+  const [due, others] = [
+    keys.filter((key) => isDue.has(key)),
+    keys.filter((key) => !isDue.has(key) && !isMarked.has(key)),
+  ];
+  if (others.length > 0 && day >= todayOf(row)) return refused("That is not due any more.");
+  if (due.length > 0) markJobs(db, row, due, as === "left out", day);
+  return applied;
 }

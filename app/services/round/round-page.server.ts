@@ -4,25 +4,48 @@ import { allBeds } from "~/db/beds/beds.server";
 import { allPlantings } from "~/db/beds/plantings.server";
 import { movementsOfPicks } from "~/db/ledger/lots.server";
 import { picksOfRound, type PickRow } from "~/db/ledger/picks.server";
-import { errandsOf, openRound, type RoundRow } from "~/db/round/rounds.server";
+import { errandsOf, openRound, type ErrandRow, type RoundRow } from "~/db/round/rounds.server";
 import { amountOf, isGuessed, harvestOf } from "~/core/ledger";
-import { roundView, type RoundOut } from "~/views/round/round-view";
+import { roundView, type RoundOut, type RoundOutView } from "~/views/round/round-view";
 import type { Planned } from "~/views/planned";
 import { inUnits } from "~/views/words";
 import { endedOf } from "../check/check-page.server";
 import { cropsOf } from "../garden/household-crops.server";
 import { jobsAhead } from "../horizon/jobs.server";
-import { gardenNow } from "../garden/clock.server";
+import { gardenNow, todayOf } from "../garden/clock.server";
+import { errandsAhead } from "./errands-ahead.server";
 import { ordersOf } from "./round-order.server";
 import { localMoment, minutesOf } from "~/core/calendar";
 import { plannedGarden } from "../garden/planned-garden.server";
 
 /** The round that is out, or the walk that could start today. */
 export function roundPage(db: Db, garden: GardenRow) {
-  const planned = plannedGarden(db, garden);
   const out = openRound(db);
+  return pageOf(db, garden, out ? listed(db, out) : null);
+}
+
+/** The round that is out, or today's as it would go if it started now: for a phone that starts it without signal. */
+export function walkPage(db: Db, garden: GardenRow): RoundOutView {
+  const out = openRound(db);
+  const ahead = () => ({ id: NOT_STARTED, day: todayOf(garden), errands: errandsAhead(db, garden).map((e) => ({ ...e, doneAt: null })) }); // prettier-ignore
+  return pageOf(db, garden, out ? listed(db, out) : ahead()) as RoundOutView;
+}
+
+/** The number of a round that has none yet. */
+const NOT_STARTED = "";
+
+interface Listed {
+  id: string;
+  day: string;
+  errands: readonly Pick<ErrandRow, "plantingId" | "part" | "doing" | "minutes" | "expectedPieces" | "doneAt">[];
+}
+
+const listed = (db: Db, { id, day }: RoundRow): Listed => ({ id, day, errands: errandsOf(db, id) });
+
+function pageOf(db: Db, garden: GardenRow, walked: Listed | null) {
+  const planned = plannedGarden(db, garden);
   return inUnits(
-    roundView(planned, garden, out ? roundOut(db, planned, out) : null, cropsOf(db), jobsAhead(planned), {
+    roundView(planned, garden, walked && roundOut(db, planned, walked), cropsOf(db), jobsAhead(planned), {
       orders: ordersOf(db, garden),
       now: minutesOf(localMoment(gardenNow(garden), garden.timeZone).slice(11)),
     }),
@@ -31,14 +54,14 @@ export function roundPage(db: Db, garden: GardenRow) {
 }
 
 /** A round with its list, and what closed each errand. */
-function roundOut(db: Db, planned: Planned, { id, day }: RoundRow): RoundOut {
-  const picks = picksOfRound(db, id);
+function roundOut(db: Db, planned: Planned, { id, day, errands }: Listed): RoundOut {
+  const picks = id === NOT_STARTED ? [] : picksOfRound(db, id);
   const plantings = new Map(allPlantings(db).map((p) => [p.id, p]));
   const beds = new Map(allBeds(db).map((b) => [b.id, b]));
   return {
     id,
     day,
-    errands: errandsOf(db, id).flatMap((e) => {
+    errands: errands.flatMap((e) => {
       const planting = plantings.get(e.plantingId);
       const pick = picks.find((p) => p.plantingId === e.plantingId);
       if (!planting) return [];

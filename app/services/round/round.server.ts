@@ -3,11 +3,10 @@ import type { Db } from "~/db/client.server";
 import type { GardenRow } from "~/db/garden/garden.server";
 import { plantingById } from "~/db/beds/plantings.server";
 import { endRound, markErrand, openRound, roundById, saveRound, touchRound } from "~/db/round/rounds.server";
-import { nextRound } from "~/views/round/planned-walk";
 import { applied, refused, type Applied } from "../entries/applied";
 import type { EntryDay } from "../entries/entry-day.server";
-import { ordersOf } from "./round-order.server";
-import { plannedGarden } from "../garden/planned-garden.server";
+import { todayOf } from "../garden/clock.server";
+import { errandsAhead } from "./errands-ahead.server";
 
 /** Starts today's round: its list is written down so that it does not change underfoot. One is out at a time. */
 export function startRound(
@@ -19,21 +18,9 @@ export function startRound(
   const out = openRound(db);
   if (out && out.id !== roundId) return applied;
   if (roundById(db, roundId)?.listedAt) return applied;
-  const planned = plannedGarden(db, garden);
-  const { walk } = nextRound(planned, ordersOf(db, garden));
-  if (walk.stops.every((stop) => stop.errands.length === 0))
-    return refused("There is nothing to do on a round today.", { roundId: id });
-  const errands = walk.stops.flatMap((stop) =>
-    stop.errands.map((e) => ({
-      plantingId: e.plantingId,
-      part: stop.part,
-      doing: e.doing,
-      expectedPieces: e.pieces,
-      expectedGrams: e.grams,
-      minutes: e.minutes,
-    })),
-  );
-  saveRound(db, { id: roundId, day: planned.today, startedAt: at }, errands);
+  const errands = errandsAhead(db, garden);
+  if (errands.length === 0) return refused("There is nothing to do on a round today.", { roundId: id });
+  saveRound(db, { id: roundId, day: todayOf(garden), startedAt: at }, errands);
   return applied;
 }
 

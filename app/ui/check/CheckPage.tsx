@@ -29,8 +29,9 @@ interface CheckPageProps {
 
 /** One planting that grows: the telling cues, the verdict moving as they are tapped, and what came off it. */
 export function CheckPage({ view, today, containers, units, notes, strip }: CheckPageProps) {
-  const { tapped, tap, count, pending, note } = useLooks(view.id, view.crop);
-  const { shown, isTold, onTap } = useTaps(view, tap);
+  const looks = useLooks(view.id, view.crop);
+  const { tapped, count, pending, note } = looks;
+  const { shown, isTold, onTap } = useTaps(view, looks);
   const facts = [view.variety, view.bed, view.stand, view.started].filter(Boolean);
   return (
     <Page>

@@ -16,8 +16,12 @@ const told = ({ sheet, units }: Judged) => inUnits(verdictNow(outlookFrom(sheet)
 class JudgeWorker {
   private coming: Promise<Judged | null> = Promise.resolve(null);
 
-  /** Fetches what the verdict stands on, and judges it as it is: the first time takes several times as long as the next. */
-  open(plantingId: string): void {
+  /**
+   * Fetches what the verdict stands on, and judges it as it is: the first time takes several times as long as the next.
+   *
+   * @returns the verdict where something was seen that the garden's machine has not heard of
+   */
+  async open(plantingId: string, unheard: readonly LookNow[]): Promise<VerdictNow | null> {
     const before = this.coming;
     this.coming = fetch(`/check/${encodeURIComponent(plantingId)}/sheet`)
       .then(async (answer) => {
@@ -27,6 +31,9 @@ class JudgeWorker {
       })
       // Without signal what was held stays.
       .catch(() => before);
+    let verdict: VerdictNow | null = null;
+    for (const look of unheard) verdict = await this.tell(look);
+    return verdict;
   }
 
   /** The verdict once a cue is answered; null where it has to be asked for. */

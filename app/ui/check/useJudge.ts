@@ -14,9 +14,14 @@ interface Told {
 
 /**
  * The judge in a worker, warmed once the page stands: the verdict moves with the tap, and the server's answer, which
- * follows, says the same.
+ * follows, says the same. Without signal it judges alone.
+ *
+ * @param waiting - what was seen and the server has not heard of
  */
-export function useJudge(view: CheckView): {
+export function useJudge(
+  view: CheckView,
+  waiting: readonly LookNow[],
+): {
   shown: CheckView;
   isTold: boolean;
   judge: (look: LookNow) => void;
@@ -26,6 +31,10 @@ export function useJudge(view: CheckView): {
   const worker = useRef<Worker | null>(null);
   const remote = useRef<Remote<JudgeWorker> | null>(null);
   const [told, setTold] = useState<Told | null>(null);
+  const unheard = useRef(waiting);
+  useEffect(() => {
+    unheard.current = waiting;
+  }, [waiting]);
   useEffect(
     () =>
       whenIdle(() => {
@@ -33,7 +42,7 @@ export function useJudge(view: CheckView): {
           worker.current = new Worker(new URL("./judge.worker.ts", import.meta.url), { type: "module", name: "judge" });
           remote.current = wrap<JudgeWorker>(worker.current);
         }
-        void remote.current?.open(view.id);
+        void remote.current?.open(view.id, [...unheard.current]).then((verdict) => verdict && setTold({ of: view, verdict })); // prettier-ignore
       }),
     [view],
   );

@@ -1,5 +1,6 @@
-import { useCallback, useState } from "react";
-import type { EntryBody } from "~/core/entries";
+import { useCallback, useMemo, useState } from "react";
+import { looksWaiting, type EntryBody } from "~/core/entries";
+import type { LookNow } from "~/core/garden";
 import { useOutbox } from "~/ui/outbox/OutboxProvider";
 
 /** What goes with a tap: how many were looked at, and the size when it was measured. */
@@ -14,17 +15,18 @@ const WAITS = "No signal: the look is kept, and goes out when it is back.";
 
 /** Sends each tap at once and shows it as chosen meanwhile; without signal it is kept and sent later. */
 export function useLooks(plantingId: string, crop: string) {
-  const { send, waiting } = useOutbox();
+  const { send, waitingEntries } = useOutbox();
+  // What was seen and waits stands as chosen, also after the page was closed.
+  const looks = useMemo(() => looksWaiting(waitingEntries, plantingId), [waitingEntries, plantingId]);
+  const there = useMemo(() => Object.fromEntries(looks.filter((l) => l.share === undefined).map((l) => [l.cueId, l.readingId ?? ""])), [looks]); // prettier-ignore
   const [tapped, setTapped] = useState<Record<string, string>>({});
   const [sending, setSending] = useState(0);
   const [note, setNote] = useState<string | null>(null);
-  const [waits, setWaits] = useState(false);
   const sendNow = useCallback(
     async (body: EntryBody, words: string) => {
       setSending((n) => n + 1);
       const result = await send(body, words);
       setSending((n) => n - 1);
-      setWaits(result.status === "waits for signal");
       setNote(result.status === "refused" ? result.sentence : null);
       return result.status;
     },
@@ -57,5 +59,14 @@ export function useLooks(plantingId: string, crop: string) {
     },
     [sendNow, plantingId, crop],
   );
-  return { tapped, pending: sending > 0, note: waits && waiting > 0 ? WAITS : note, tap, count };
+  const counts = waitingEntries.some((entry) => entry.kind === "count" && entry.plantingId === plantingId);
+  const waits = sending === 0 && (looks.length > 0 || counts);
+  return {
+    tapped: { ...there, ...tapped },
+    waiting: looks satisfies readonly LookNow[],
+    pending: sending > 0,
+    note: waits ? WAITS : note,
+    tap,
+    count,
+  };
 }

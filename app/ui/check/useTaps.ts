@@ -4,8 +4,8 @@ import { useJudge } from "./useJudge";
 import type { LookDetail, useLooks } from "./useLooks";
 
 /** A tap on a cue: it is sent, and the verdict moves with it where the judge in the page can tell. */
-export function useTaps(view: CheckView, tap: ReturnType<typeof useLooks>["tap"]) {
-  const { shown, isTold, judge, forget } = useJudge(view);
+export function useTaps(view: CheckView, { tap, waiting }: Pick<ReturnType<typeof useLooks>, "tap" | "waiting">) {
+  const { shown, isTold, judge, forget } = useJudge(view, waiting);
   const onTap = useCallback(
     (cueId: string, readingId: string, detail: LookDetail = {}) => {
       const { sampleOf, measuredMm, share } = detail;

@@ -9,7 +9,7 @@ import {
   type ReactNode,
 } from "react";
 import { useRevalidator } from "react-router";
-import type { EntryBody } from "~/core/entries";
+import { Entry, type EntryBody, type Waiting } from "~/core/entries";
 import type { UnitSystem } from "~/core/units";
 import type { ContainerToChoose } from "~/views/ledger/container-words";
 import type { EntryStore, KeptEntry } from "./kept-entry";
@@ -24,12 +24,16 @@ export type SendResult =
 interface Outbox {
   /** Entries kept on this device until there is signal. */
   waiting: number;
+  /** These entries, in the order they were done: pages show them as done. */
+  waitingEntries: Waiting;
   /** Why the garden could not take them just now, where it said so. */
   why: string | null;
   /** Entries the garden refused, until they are put right or dropped. */
   problems: KeptEntry[];
   /** What could not be read, as it stood. */
   aside: unknown[];
+  /** Whether the device has been read: before that nothing is known of what waits. */
+  isRead: boolean;
   /** The device keeps nothing: what waits is gone with the page. */
   forgets: boolean;
   /** Writes it down, then sends it; `onWritten` hears its number in between. */
@@ -50,11 +54,11 @@ const RETRY_MS = 10_000;
 
 /** What is on the device, as the screen shows it. */
 function useKept() {
-  const [kept, setKept] = useState<{ entries: KeptEntry[]; aside: unknown[]; forgets: boolean }>({ entries: [], aside: [], forgets: false }); // prettier-ignore
+  const [kept, setKept] = useState<{ entries: KeptEntry[]; aside: unknown[]; forgets: boolean; isRead: boolean }>({ entries: [], aside: [], forgets: false, isRead: false }); // prettier-ignore
   const refresh = useCallback(async (store: EntryStore) => {
     const [entries, aside] = [await store.all(), await store.aside()];
     // As a transition: a page that is still coming is not drawn anew for it, and keeps what was typed.
-    startTransition(() => setKept({ entries, aside, forgets: store.forgets }));
+    startTransition(() => setKept({ entries, aside, forgets: store.forgets, isRead: true }));
     return entries;
   }, []);
   return { kept, refresh };
@@ -135,6 +139,7 @@ interface OutboxProviderProps extends Pick<Outbox, "containers" | "units"> {
 export function OutboxProvider({ containers, units, children }: OutboxProviderProps) {
   const { kept, refresh } = useKept();
   const [held, setHeld] = useState<readonly string[]>([]);
+  const waitingEntries = useMemo(() => kept.entries.filter((e) => e.problem === null).flatMap(({ entry }) => Entry.safeParse(entry).data ?? []), [kept]); // prettier-ignore
   const waiting = kept.entries.filter((e) => e.problem === null).length;
   const { flush, why } = useSender(refresh, waiting);
   const acts = useEntryActs(flush, refresh);
@@ -146,15 +151,17 @@ export function OutboxProvider({ containers, units, children }: OutboxProviderPr
     () => ({
       ...acts,
       waiting,
+      waitingEntries,
       why,
       problems: kept.entries.filter((e) => e.problem !== null && !held.includes(e.id)),
       aside: kept.aside,
+      isRead: kept.isRead,
       forgets: kept.forgets,
       holdInForm,
       containers,
       units,
     }),
-    [acts, kept, waiting, why, held, holdInForm, containers, units],
+    [acts, kept, waiting, waitingEntries, why, held, holdInForm, containers, units],
   );
   return <OutboxContext value={outbox}>{children}</OutboxContext>;
 }

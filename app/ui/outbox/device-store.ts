@@ -1,6 +1,6 @@
 import { deleteDB, openDB, type DBSchema, type IDBPDatabase } from "idb";
 import type { EntryBody } from "~/core/entries";
-import { KeptEntry, type EntryStore } from "./kept-entry";
+import { KeptEntry, withBody, withProblem, type EntryStore } from "./kept-entry";
 import { entriesOfOldOutbox } from "./old-outbox";
 
 interface DeviceSchema extends DBSchema {
@@ -30,15 +30,12 @@ export async function deviceStore(): Promise<EntryStore> {
   await takeOverOldOutbox(db);
   return {
     forgets: false,
+    number: async () => (await db.get("about", "device")) as string | undefined,
     add: (body, words) => add(db, body, words),
     all: () => readAll(db),
     remove: (id) => db.delete("entries", id),
-    refuse: (id, problem) => change(db, id, (kept) => ({ ...kept, problem })),
-    replace: (id, body, words) =>
-      change(db, id, (kept) => {
-        const { device, sequence, at } = kept.entry;
-        return { id, entry: { ...body, id, device, sequence, at }, words, problem: null };
-      }),
+    refuse: (id, problem) => change(db, id, (kept) => withProblem(kept, problem)),
+    replace: (id, body, words) => change(db, id, (kept) => withBody(kept, body, words)),
     aside: () => db.getAll("aside"),
     dropAside: () => db.clear("aside"),
   };

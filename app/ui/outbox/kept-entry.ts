@@ -21,8 +21,22 @@ export const KeptEntry = z.object({
 });
 export type KeptEntry = z.infer<typeof KeptEntry>;
 
+/** An entry that was refused. */
+export const withProblem = (kept: KeptEntry, problem: NonNullable<KeptEntry["problem"]>): KeptEntry => ({ ...kept, problem }); // prettier-ignore
+
+/** The same entry with another body, to be sent again. */
+export function withBody(
+  { id, entry: { device, sequence, at } }: KeptEntry,
+  body: EntryBody,
+  words: string,
+): KeptEntry {
+  return { id, entry: { ...body, id, device, sequence, at }, words, problem: null };
+}
+
 /** Where entries wait. */
 export interface EntryStore {
+  /** By which the device calls itself; undefined before its first entry, and once it was emptied. */
+  number: () => Promise<string | undefined>;
   /** True when what waits is gone with the page. */
   forgets: boolean;
   /** Writes an entry down with its envelope; returns its number. */

@@ -1,4 +1,4 @@
-import type { EntryStore, KeptEntry } from "./kept-entry";
+import { withBody, withProblem, type EntryStore, type KeptEntry } from "./kept-entry";
 
 /** Where the device refuses to keep anything: entries wait as long as the page is open. */
 export function memoryStore(): EntryStore {
@@ -12,6 +12,7 @@ export function memoryStore(): EntryStore {
   };
   return {
     forgets: true,
+    number: () => Promise.resolve(device),
     add: (body, words) => {
       const id = crypto.randomUUID();
       const at = new Date().toISOString();
@@ -20,9 +21,8 @@ export function memoryStore(): EntryStore {
     },
     all: () => Promise.resolve([...entries.values()]),
     remove: (id) => Promise.resolve(void entries.delete(id)),
-    refuse: (id, problem) => change(id, (kept) => ({ ...kept, problem })),
-    replace: (id, body, words) =>
-      change(id, (kept) => ({ id, entry: { ...kept.entry, ...body }, words, problem: null }) as KeptEntry),
+    refuse: (id, problem) => change(id, (kept) => withProblem(kept, problem)),
+    replace: (id, body, words) => change(id, (kept) => withBody(kept, body, words)),
     aside: () => Promise.resolve([]),
     dropAside: () => Promise.resolve(),
   };

@@ -77,8 +77,9 @@ type GrowingStopProps = Pick<RoundStopProps, "errand" | "round" | "containers" |
 };
 
 function GrowingStop({ errand, view, round, containers, onDone }: GrowingStopProps) {
-  const { tapped, tap, count, pending, note } = useLooks(errand.id, view.crop);
-  const { shown, isTold, onTap } = useTaps(view, tap);
+  const looks = useLooks(errand.id, view.crop);
+  const { tapped, count, pending, note } = looks;
+  const { shown, isTold, onTap } = useTaps(view, looks);
   const { units, today, roundId } = round;
   return (
     <CheckLayout

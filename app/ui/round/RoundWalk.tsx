@@ -1,6 +1,7 @@
-import { Box } from "@chakra-ui/react";
-import { useEffect, useState } from "react";
+import { Box, chakra } from "@chakra-ui/react";
+import { useEffect, useMemo, useState } from "react";
 import { useNavigate } from "react-router";
+import { isFinishedHere, stopsWaiting } from "~/core/entries";
 import { OutboxNote } from "~/ui/outbox/OutboxNote";
 import { useOutbox } from "~/ui/outbox/OutboxProvider";
 import { Action, Bar, Page } from "~/ui/theme/parts";
@@ -11,24 +12,46 @@ import { RoundStop } from "./RoundStop";
 
 type Errand = RoundOutView["errands"][number];
 
+/** A stop of the walk, as it stands with what waits on this phone. */
+function withWaiting(errands: readonly Errand[], stops: ReturnType<typeof stopsWaiting>): Errand[] {
+  return errands.map((errand) => {
+    const stop = stops.get(errand.id);
+    if (!stop) return errand;
+    return { ...errand, done: stop.isDone, pickId: stop.pickId, outcome: stop.isDone && !stop.pickId ? "passed by" : null }; // prettier-ignore
+  });
+}
+
 /** Where one stands on the walk, and what is done; done here counts also before the garden has heard of it. */
 function useWalk(round: RoundOutView, half: number | null) {
-  const { send, problems } = useOutbox();
+  const { send, problems, waitingEntries, isRead } = useOutbox();
   const [doneHere, setDoneHere] = useState<Record<string, boolean>>({});
-  const errands = half === null ? round.errands : round.errands.filter((e) => e.half === half);
-  const [at, setAt] = useState(() => Math.max(0, errands.findIndex((e) => !e.done))); // prettier-ignore
+  const stops = useMemo(() => stopsWaiting(waitingEntries, round.roundId), [waitingEntries, round.roundId]);
+  const all = useMemo(() => withWaiting(round.errands, stops), [round, stops]);
+  const errands = half === null ? all : all.filter((e) => e.half === half);
   // What the garden refused is not done, whatever was tapped.
   const isRefused = (e: Errand) => problems.some(({ entry }) => entry.kind === "pick" && entry.plantingId === e.id && entry.roundId === round.roundId); // prettier-ignore
   const isDone = (e: Errand) => (doneHere[e.id] ?? e.done) && (e.done || !isRefused(e));
+  // By name, not by place: the list may come anew from the garden's machine.
+  const [atId, setAtId] = useState(() => errands.find((e) => !e.done)?.id ?? errands[0]?.id);
+  const at = Math.max(0, errands.findIndex((e) => e.id === atId)); // prettier-ignore
+  const goTo = (n: number) => setAtId(errands[n]?.id);
+  // What waits is read once the page stands: one goes on where one was.
+  const [isPlaced, setPlaced] = useState(false);
+  if (isRead && !isPlaced) {
+    setPlaced(true);
+    if (stops.size > 0) setAtId(errands.find((e) => !e.done)?.id ?? errands.at(-1)?.id);
+  }
   const mark = (e: Errand, done: boolean) => setDoneHere({ ...doneHere, [e.id]: done });
-  const next = () => setAt((i) => Math.min(i + 1, errands.length - 1));
+  const next = () => goTo(Math.min(at + 1, errands.length - 1));
   return {
     at,
-    goTo: setAt,
+    goTo,
+    goToStop: setAtId,
     next,
     isDone,
     mark,
     errands,
+    all,
     left: errands.filter((e) => !isDone(e)),
     passBy: (e: Errand, done: boolean) => {
       mark(e, done);
@@ -49,10 +72,10 @@ export function RoundWalk({ round, containers }: { round: RoundOutView; containe
   const { at, left, isDone, errands } = walk;
   const choose = (to: number | null) => {
     setHalf(to);
-    const own = to === null ? round.errands : round.errands.filter((e) => e.half === to);
-    walk.goTo(Math.max(0, own.findIndex((e) => !isDone(e)))); // prettier-ignore
+    const own = to === null ? walk.all : walk.all.filter((e) => e.half === to);
+    walk.goToStop((own.find((e) => !isDone(e)) ?? own[0])?.id);
   };
-  const current = errands[Math.min(at, errands.length - 1)];
+  const current = errands[at];
   if (!current) return <EmptyRound round={round} />;
   const bedsLeft = left.filter((e, i) => i === 0 || e.bed !== left[i - 1]?.bed).length;
   const jobs = round.jobs.filter((job) =>
@@ -65,7 +88,7 @@ export function RoundWalk({ round, containers }: { round: RoundOutView; containe
       <Bar spread="yes">
         <span>
           <strong>
-            {Math.min(at, errands.length - 1) + 1} of {errands.length}
+            {at + 1} of {errands.length}
           </strong>
           {" · "}
           {left.length === 0 ? "all done" : `${minutesLeft} min left`}
@@ -102,7 +125,7 @@ export function RoundWalk({ round, containers }: { round: RoundOutView; containe
         </Action>
       </Box>
       {round.halves && <Halves halves={round.halves} half={half} onChoose={(to) => choose(to)} />}
-      <FinishRound roundId={round.roundId} left={round.errands.filter((e) => !isDone(e)).length} />
+      <FinishRound roundId={round.roundId} left={walk.all.filter((e) => !isDone(e)).length} />
     </Page>
   );
 }
@@ -160,15 +183,18 @@ function EmptyRound({ round }: { round: RoundOutView }) {
   );
 }
 
+const FINISHED = "Finished: kept on this phone, waits for signal.";
+
 /** Ends the round; without signal the word is kept and sent later. */
 function FinishRound({ roundId, left }: { roundId: string; left: number }) {
-  const { send } = useOutbox();
+  const { send, waitingEntries } = useOutbox();
   const go = useNavigate();
   const [note, setNote] = useState<string | null>(null);
+  if (isFinishedHere(waitingEntries, roundId)) return <chakra.p marginTop="18px" aria-live="polite">{FINISHED}</chakra.p>; // prettier-ignore
   const finish = async () => {
     const result = await send({ kind: "finish round", roundId }, "The round is finished");
     if (result.status === "saved") await go("/ledger");
-    else setNote(result.status === "refused" ? result.sentence : "Finished: kept on this phone, waits for signal.");
+    else setNote(result.status === "refused" ? result.sentence : FINISHED);
   };
   return (
     <Box marginTop="18px">

@@ -37,13 +37,15 @@ const PlaceLink = chakra(NavLink, {
 interface GardenShellProps {
   gardenName: string;
   demo: boolean;
+  /** What is on this device, how old it is and what waits. */
+  pocket: ReactNode;
   /** On the walk the foot of the phone belongs to the log. */
   walking: boolean;
   children: ReactNode;
 }
 
 /** Frame of every screen: places along the top at the table, along the bottom in the field. */
-export function GardenShell({ gardenName, demo, walking, children }: GardenShellProps) {
+export function GardenShell({ gardenName, demo, walking, pocket, children }: GardenShellProps) {
   const { pathname } = useLocation();
   return (
     <Box minHeight="100vh" paddingBottom={{ base: walking ? "0" : "76px", md: "0" }}>
@@ -65,11 +67,20 @@ export function GardenShell({ gardenName, demo, walking, children }: GardenShell
         minHeight={{ base: "48px", md: "56px" }}
         flexWrap="wrap"
       >
-        <chakra.span fontFamily="heading" fontSize="1.25rem" fontWeight="600" marginRight={{ md: "8px" }}>
-          <Link to="/" style={{ textDecoration: "none" }}>
-            {gardenName}
-          </Link>
-        </chakra.span>
+        <Box
+          display="flex"
+          flexDirection={{ base: walking ? "row" : "column", md: "column" }}
+          alignItems={{ base: walking ? "center" : "start", md: "start" }}
+          gap="0 16px"
+          marginRight={{ md: "8px" }}
+        >
+          <chakra.span fontFamily="heading" fontSize="1.25rem" fontWeight="600" lineHeight="1.2" marginTop="4px">
+            <Link to="/" style={{ textDecoration: "none" }}>
+              {gardenName}
+            </Link>
+          </chakra.span>
+          {pocket}
+        </Box>
         <chakra.nav
           aria-label="Places"
           display={{ base: walking ? "none" : "flex", md: "flex" }}
