@@ -199,3 +199,14 @@ test("a phone that keeps nothing says so, and what is logged goes out while the 
   await page.goto(`${demo.url}/ledger`);
   await expect(page.locator("tbody tr", { hasText: "Sat 19 Sep" })).toHaveCount(1);
 });
+
+test("a pick of nothing is asked about at the bed, without signal too", async ({ page, demo, context }) => {
+  await page.goto(`${demo.url}/check/courgette-striped`, { waitUntil: "networkidle" });
+  await context.setOffline(true);
+  await panelOf(page)
+    .getByRole("textbox", { name: /^How many / })
+    .fill("0");
+  await panelOf(page).getByRole("button", { name: /^Picked/ }).click(); // prettier-ignore
+  await expect(panelOf(page).getByText(/Say how many, or how much it weighs/)).toBeVisible();
+  await expect(page.getByText(/waits for signal/)).toHaveCount(0);
+});

@@ -128,6 +128,6 @@ export class SharedServer extends GardenServer {
     certutil("-N", "--empty-password");
     certutil("-A", "-t", "C,,", "-n", "household", "-i", this.authorityFile);
     const window = phone ? { viewport: { width: 390, height: 844 }, hasTouch: true } : { viewport: { width: 1280, height: 800 } }; // prettier-ignore
-    return chromium.launchPersistentContext(path.join(home, "profile"), { ...CHROMIUM, env: { ...process.env, HOME: home } as Record<string, string>, ...window, locale: "en-GB" }); // prettier-ignore
+    return chromium.launchPersistentContext(path.join(home, "profile"), { ...CHROMIUM, env: { ...process.env, HOME: home } as Record<string, string>, ...window, locale: "en-GB", serviceWorkers: "allow" }); // prettier-ignore
   }
 }

@@ -70,6 +70,9 @@ test("two people come in by phone over HTTPS that they trust, one logs a pick, o
     await second.goto(`${shared.address}/ledger`);
     await expect(second.locator("tbody tr").filter({ hasText: /Kale, curly/ }).first()).toContainText("Rosa"); // prettier-ignore
 
+    const pockets = () => second.evaluate(async () => (await caches.keys()).filter((name) => name.startsWith("pages-")).length); // prettier-ignore
+    await expect.poll(pockets).toBe(1);
+
     await page.goto(`${shared.address}/phones`);
     await expect(page.getByRole("img", { name: `The address ${shared.address}` })).toBeVisible();
     await expect(page.getByRole("region", { name: "Rosa" }).getByRole("textbox", { name: "Name of Kitchen phone" })).toBeVisible(); // prettier-ignore
@@ -77,8 +80,6 @@ test("two people come in by phone over HTTPS that they trust, one logs a pick, o
     await page.getByRole("button", { name: "Drop Old phone" }).click();
     await expect(page.getByRole("textbox", { name: "Name of Old phone" })).toBeHidden();
     await expect(page.getByText("This phone.")).toBeVisible();
-    const pockets = () => second.evaluate(async () => (await caches.keys()).filter((name) => name.startsWith("pages-")).length); // prettier-ignore
-    await expect.poll(pockets).toBe(1);
     await second.getByRole("link", { name: "Ledger" }).click();
     await expect(second).toHaveURL(/\/login/);
     // And the garden is out of its pocket.

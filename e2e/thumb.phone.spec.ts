@@ -1,3 +1,4 @@
+import AxeBuilder from "@axe-core/playwright";
 import { expect, test } from "./gardener";
 
 test("on the round every button is a thumb's size and every word at least 16 px where it matters", async ({
@@ -43,4 +44,90 @@ test("the sky by thumb: days pushed along, a bed covered, hours opened; nothing 
   expect(full).toBeLessThanOrEqual(inner);
   const small = await page.locator("main button:visible, main summary:visible").evaluateAll((all) => all.map((el) => el.getBoundingClientRect().height)); // prettier-ignore
   for (const height of small) expect(height).toBeGreaterThanOrEqual(40);
+});
+
+test("a usual pick takes one tap, nothing ready one; neither waits for a slow line, and each is felt", async ({
+  page,
+  demo,
+}) => {
+  await page.addInitScript(() => {
+    const felt: unknown[] = [];
+    Object.assign(window, { felt });
+    navigator.vibrate = (pattern) => felt.push(pattern) > 0;
+  });
+  await page.goto(demo.url);
+  await page.getByRole("button", { name: /^Start .*round/ }).click();
+  await expect(page.getByText(/^1 of \d+/)).toBeVisible();
+  let taps = 0;
+  const tap = async (name: string | RegExp) => {
+    taps++;
+    await page.getByRole("button", { name }).first().tap();
+  };
+  // The garden's machine takes five seconds to answer.
+  await page.route("**/entries", async (route) => {
+    await new Promise((resolve) => setTimeout(resolve, 5000));
+    await route.continue();
+  });
+  const panel = page.getByRole("region", { name: "Log a pick" });
+  for (let stop = 0; stop < 12 && !(await panel.getByRole("textbox", { name: /^How many / }).isVisible()); stop++)
+    await page.getByRole("button", { name: "Next →" }).tap();
+  await tap(/^Picked, all/);
+  await expect(panel.getByText(/on its way to the ledger/)).toBeVisible({ timeout: 2000 });
+  expect(taps).toBe(1);
+  await page.getByRole("button", { name: "Next →" }).tap();
+  taps = 0;
+  await tap("Nothing ready");
+  await expect(panel.getByText(/on its way to the ledger/)).toBeVisible({ timeout: 2000 });
+  expect(taps).toBe(1);
+  expect(await page.evaluate(() => (window as unknown as { felt: unknown[] }).felt.length)).toBe(2);
+  await expect(page.getByText("All saved")).toBeVisible({ timeout: 40_000 });
+});
+
+test("in the sun: black on white on every page of the round, remembered, without a fault of access", async ({
+  page,
+  demo,
+}) => {
+  await page.goto(demo.url);
+  await page.getByRole("button", { name: /^Start .*round/ }).click();
+  await expect(page.getByText(/^1 of \d+/)).toBeVisible();
+  const sun = page.getByRole("button", { name: "For the sun: black on white" });
+  expect((await sun.boundingBox())!.height).toBeGreaterThanOrEqual(48);
+  await sun.tap();
+  await expect(page.locator("body")).toHaveCSS("background-color", "rgb(255, 255, 255)");
+  const faults = async () => (await new AxeBuilder({ page }).withTags(["wcag2a", "wcag2aa", "wcag2aaa", "wcag22aa"]).disableRules(["identical-links-same-purpose"]).analyze()).violations.map((v) => v.id); // prettier-ignore
+  expect(await faults()).toEqual([]);
+  await page.goto(`${demo.url}/check/courgette-striped`);
+  await expect(page.locator("body")).toHaveCSS("color", "rgb(0, 0, 0)");
+  expect(await faults()).toEqual([]);
+  // Also where the phone is dark.
+  await page.emulateMedia({ colorScheme: "dark" });
+  await expect(page.locator("body")).toHaveCSS("background-color", "rgb(255, 255, 255)");
+  await sun.tap();
+  await expect(page.locator("body")).toHaveCSS("background-color", "rgb(29, 18, 32)");
+});
+
+test("the screen is kept awake while walking, asked for again when it comes back, and let go after", async ({
+  page,
+  demo,
+}) => {
+  await page.addInitScript(() => {
+    const awake = { asked: 0, released: 0 };
+    const request = () => {
+      awake.asked++;
+      return Promise.resolve({ release: () => Promise.resolve(awake.released++) });
+    };
+    Object.defineProperty(navigator, "wakeLock", { value: { request } });
+    Object.assign(window, { awake });
+  });
+  const counts = () => page.evaluate(() => (window as unknown as { awake: { asked: number; released: number } }).awake);
+  await page.goto(demo.url);
+  expect((await counts()).asked).toBe(0);
+  await page.getByRole("button", { name: /^Start .*round/ }).click();
+  await expect(page.getByText(/^1 of \d+/)).toBeVisible();
+  await expect.poll(async () => (await counts()).asked).toBe(1);
+  await page.evaluate(() => document.dispatchEvent(new Event("visibilitychange")));
+  await expect.poll(async () => (await counts()).asked).toBe(2);
+  await page.getByRole("button", { name: /^Finish early/ }).click();
+  await expect(page).toHaveURL(/ledger/);
+  await expect.poll(async () => (await counts()).released).toBeGreaterThan(0);
 });

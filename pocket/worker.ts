@@ -46,14 +46,23 @@ async function keep(url: URL, answer: Response): Promise<boolean> {
 const empty = () => caches.delete(PAGES);
 const isPutOut = (answer: Response) => answer.headers.get("X-Remix-Redirect")?.startsWith("/login") ?? false;
 
+/**
+ * A page once all of it is here: where the line breaks in the middle it counts as none. What leads elsewhere, and what went
+ * wrong, is passed on as it comes.
+ */
+async function whole(answer: Response, url: URL): Promise<Response> {
+  if (answer.status !== 200 || answer.redirected) return answer;
+  const copy = new Response(await answer.arrayBuffer(), { headers: answer.headers });
+  if (isOurs(answer)) void keep(url, copy.clone()).catch(() => undefined);
+  return copy;
+}
+
 /** From the garden's machine; where that does not answer in time, as it was kept. */
 async function freshOrKept(request: Request): Promise<Response> {
   const url = new URL(request.url);
   const fresh = fetch(request).then(async (answer) => {
     if (isPutOut(answer)) await empty();
-    // A copy at once: the page reads the other.
-    void keep(url, answer.clone()).catch(() => undefined);
-    return answer;
+    return whole(answer, url);
   });
   const late = new Promise<"late">((resolve) => setTimeout(() => resolve("late"), PATIENCE_MS));
   const first = await Promise.race([fresh.catch(() => "none" as const), late]);

@@ -49,6 +49,17 @@ export const PickBody = z.object({
 });
 export type PickBody = z.infer<typeof PickBody>;
 
+/** Said of a pick of nothing. */
+export const SAY_HOW_MUCH = "Say how many, or how much it weighs. If nothing came off, tap “Nothing ready”.";
+
+/** Whether a pick says how much came off, as far as that shows before it is read: no count, or none, and no weight. */
+export const saysHowMuch = ({
+  outcome,
+  count = "",
+  weight = "",
+}: Pick<z.input<typeof PickBody>, "outcome" | "count" | "weight">): boolean =>
+  outcome === "nothing ready" || weight.trim() !== "" || !/^0*$/.test(count.trim());
+
 /** A cue that was read; without a reading and a size the answer of that day is taken back. */
 export const LookBody = z.object({
   plantingId: planting,

@@ -8,7 +8,9 @@ export {
   LookBody,
   MOST_ENTRIES,
   PickBody,
+  SAY_HOW_MUCH,
   WeighingBody,
+  saysHowMuch,
   type EntryBody,
   type EntryKind,
 } from "./entry";

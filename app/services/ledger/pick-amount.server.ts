@@ -1,3 +1,4 @@
+import { SAY_HOW_MUCH } from "~/core/entries";
 import type { FieldErrors } from "~/core/issues";
 import { netWeight } from "~/core/ledger";
 import { NO_VOLUME, readAmount } from "~/core/units";
@@ -47,8 +48,7 @@ export function pickAmount(db: Db, typed: TypedAmount): Read<ReadAmount> {
   if (weighing.status === "refused") return weighing;
   const grams = weighing.value?.netGrams ?? null;
   const counted = pieces.value?.pieces ?? null;
-  if (!counted && !grams)
-    return refused({ count: "Say how many, or how much it weighs. If nothing came off, tap “Nothing ready”." });
+  if (!counted && !grams) return refused({ count: SAY_HOW_MUCH });
   const about = (pieces.value?.about ?? false) || (weighing.value?.about ?? false);
   return ok({ grams, pieces: counted, weighing: weighing.value, about });
 }

@@ -43,7 +43,7 @@ export function CheckPage({ view, today, containers, units, notes, strip }: Chec
         verdict={<VerdictHead view={shown} pending={pending && !isTold} />}
         cues={
           <>
-            <CuePanel view={view} units={units} tapped={tapped} onTap={onTap} onCount={count} />
+            <CuePanel key={view.id} view={view} units={units} tapped={tapped} onTap={onTap} onCount={count} />
             {note && <p>{note}</p>}
           </>
         }

@@ -1,4 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
+import { partition, sortBy } from "es-toolkit";
 import { memo, useState } from "react";
 import { Fold } from "~/ui/shell/Fold";
 import type { CheckView } from "~/views/check/check-view";
@@ -30,11 +31,14 @@ const SAMPLES = [
 export const CuePanel = memo(function CuePanel({ view, units, tapped, onTap, onCount }: CuePanelProps) {
   const [sampleOf, setSampleOf] = useState(1);
   const answered = (cue: CueView) => tapped[cue.id] ?? cue.chosen;
-  // A cue just answered stays where it was, so that the screen does not jump under the thumb.
-  const done = view.cues.filter((c) => answered(c));
-  const open = view.cues.filter((c) => !answered(c));
-  const lead = open.slice(0, view.lead);
-  const rest = open.slice(view.lead);
+  // A cue just answered stays where it was: the screen does not jump under the thumb, and the keyboard keeps its place.
+  const [first] = useState(() => ({ order: view.cues.map((c) => c.id), early: new Set(view.cues.filter((c) => answered(c)).map((c) => c.id)) })); // prettier-ignore
+  const cues = sortBy(view.cues, [(c) => (first.order.includes(c.id) ? first.order.indexOf(c.id) : Infinity)]);
+  const [done, others] = partition(cues, (c) => first.early.has(c.id));
+  const open = others.filter((c) => !answered(c));
+  const last = open[view.lead - 1] ?? open.at(-1);
+  const upTo = last ? others.indexOf(last) + 1 : others.length;
+  const [lead, rest] = [others.slice(0, upTo), others.slice(upTo)];
   const show = (cue: CueView) => (
     <CueButtons
       key={cue.id}
@@ -48,8 +52,7 @@ export const CuePanel = memo(function CuePanel({ view, units, tapped, onTap, onC
   );
   return (
     <Box display="grid" gap="18px">
-      {done.map(show)}
-      {lead.map(show)}
+      {[...done, ...lead].map(show)}
       {view.plants > 1 && view.cues.length > 0 && (
         <Bar role="group" aria-label="How many I look at" gap="6px">
           <QuietSpan marginRight="4px">I look at</QuietSpan>

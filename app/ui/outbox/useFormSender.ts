@@ -3,7 +3,7 @@ import type { EntryBody } from "~/core/entries";
 import { useOutbox, type SendResult } from "./OutboxProvider";
 
 /**
- * Sends what a form holds. While the form is open its refusal is put right there and said there only; when the form
+ * Sends what a form holds (what shows before it is sent, `sayHere` says); `onWritten` hears once it is safe on the device. While the form is open its refusal is put right there and said there only; when the form
  * goes, before or after the answer, the refusal stands with what waits.
  */
 export function useFormSender() {
@@ -29,9 +29,18 @@ export function useFormSender() {
     held.current = id;
     holdInForm(id, true);
   };
-  const sendForm = async (body: EntryBody, words: string): Promise<SendResult> => {
+  const sendForm = async (
+    body: EntryBody,
+    words: string,
+    onWritten: (id: string) => void = () => undefined,
+  ): Promise<SendResult> => {
     setErrors({});
-    const result = refusedId ? await putRight(refusedId, body, words) : await send(body, words, hold);
+    const written = (id: string) => {
+      hold(id);
+      onWritten(id);
+    };
+    if (refusedId) onWritten(refusedId);
+    const result = refusedId ? await putRight(refusedId, body, words) : await send(body, words, written);
     if (result.status === "refused") {
       setErrors(Object.keys(result.fields).length > 0 ? result.fields : { form: result.sentence });
       setRefusedId(result.id);
@@ -41,5 +50,5 @@ export function useFormSender() {
     }
     return result;
   };
-  return { sendForm, errors };
+  return { sendForm, errors, sayHere: setErrors };
 }

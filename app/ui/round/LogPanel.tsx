@@ -1,4 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
+import { useRef } from "react";
 import type { UnitSystem } from "~/core/units";
 import { ErrorLine } from "~/ui/forms/Field";
 import { PickDetails } from "~/ui/ledger/PickDetails";
@@ -9,6 +10,7 @@ import type { ContainerToChoose } from "~/views/ledger/container-words";
 import type { Loggable } from "./loggable";
 import { PickAmountFields } from "./PickAmountFields";
 import { useLogPick } from "./useLogPick";
+import { useThumbFocus } from "./useThumbFocus";
 
 interface LogPanelProps {
   view: Loggable;
@@ -20,8 +22,8 @@ interface LogPanelProps {
   foot?: boolean;
   /** What waits or was refused is told on the page already. */
   toldElsewhere?: boolean;
-  /** Called once the entry is safe, here or on the server. */
-  onLogged?: () => void;
+  /** Called once the entry is safe, here or on the server; and with false where the garden refused it after all. */
+  onLogged?: (isLogged: boolean) => void;
 }
 
 /** Fields that say what is wrong with them themselves. */
@@ -31,9 +33,11 @@ const SHOWN_AT_FIELD = new Set(["weight", "containers", "containerCount", "note"
 export function LogPanel({ view, today, containers, units, roundId, foot, toldElsewhere, onLogged }: LogPanelProps) {
   const pick = useLogPick(view, roundId, onLogged);
   const { state, errors, logged } = pick;
+  const panel = useRef<HTMLElement>(null);
+  useThumbFocus(panel, logged === null);
   const inFold = ["containers", "containerCount", "note", "on"].some((field) => errors[field]);
   return (
-    <Panel aria-label="Log a pick" foot={foot ? "yes" : "no"}>
+    <Panel ref={panel} tabIndex={-1} aria-label="Log a pick" foot={foot ? "yes" : "no"} _focus={{ outline: "none" }}>
       {logged ? (
         <LoggedLine {...logged} onUndo={() => void pick.undo()} onMore={pick.more} />
       ) : (
@@ -68,18 +72,24 @@ export function LogPanel({ view, today, containers, units, roundId, foot, toldEl
   );
 }
 
+const BECAME = {
+  "on its way": "kept, on its way to the ledger …",
+  "waits for signal": "kept on this phone, waits for signal.",
+  saved: "in the ledger.",
+} as const;
+
 interface LoggedLineProps {
   words: string;
-  waits: boolean;
+  status: keyof typeof BECAME;
   onUndo: () => void;
   onMore: () => void;
 }
 
-function LoggedLine({ words, waits, onUndo, onMore }: LoggedLineProps) {
+function LoggedLine({ words, status, onUndo, onMore }: LoggedLineProps) {
   return (
     <Box display="grid" gap="10px" aria-live="polite">
       <chakra.p margin="0" fontSize="1.15rem">
-        <strong>{words}</strong>: {waits ? "kept on this phone, waits for signal." : "in the ledger."}
+        <strong>{words}</strong>: {BECAME[status]}
       </chakra.p>
       <Bar>
         <Action tone="dark" onClick={onUndo}>

@@ -18,7 +18,7 @@ interface RoundStopProps {
   done: boolean;
   round: RoundOutView;
   containers: readonly ContainerToChoose[];
-  onDone: () => void;
+  onDone: (isDone: boolean) => void;
   onTakeBack: (pickId: string) => void;
 }
 

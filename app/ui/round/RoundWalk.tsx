@@ -1,5 +1,5 @@
 import { Box, chakra } from "@chakra-ui/react";
-import { useEffect, useMemo, useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import { useNavigate } from "react-router";
 import { isFinishedHere, stopsWaiting } from "~/core/entries";
 import { OutboxNote } from "~/ui/outbox/OutboxNote";
@@ -9,6 +9,7 @@ import type { ContainerToChoose } from "~/views/ledger/container-words";
 import type { RoundOutView } from "~/views/round/round-view";
 import { Footpath } from "./Footpath";
 import { RoundStop } from "./RoundStop";
+import { useAwake } from "./useAwake";
 
 type Errand = RoundOutView["errands"][number];
 
@@ -41,7 +42,7 @@ function useWalk(round: RoundOutView, half: number | null) {
     setPlaced(true);
     if (stops.size > 0) setAtId(errands.find((e) => !e.done)?.id ?? errands.at(-1)?.id);
   }
-  const mark = (e: Errand, done: boolean) => setDoneHere({ ...doneHere, [e.id]: done });
+  const mark = (e: Errand, done: boolean) => setDoneHere((before) => ({ ...before, [e.id]: done }));
   const next = () => goTo(Math.min(at + 1, errands.length - 1));
   return {
     at,
@@ -70,6 +71,17 @@ export function RoundWalk({ round, containers }: { round: RoundOutView; containe
   const [half, setHalf] = useHalf(round.roundId);
   const walk = useWalk(round, half);
   const { at, left, isDone, errands } = walk;
+  useAwake();
+  const next = useRef<HTMLButtonElement>(null);
+  const log = useRef<HTMLDivElement>(null);
+  // After a pick the way on is next; at the next stop, its log.
+  const wasAt = useRef(at);
+  useEffect(() => {
+    if (wasAt.current === at) return;
+    wasAt.current = at;
+    log.current?.querySelector<HTMLElement>("[aria-label='Log a pick']")?.focus({ preventScroll: true });
+    window.scrollTo({ top: 0 });
+  }, [at]);
   const choose = (to: number | null) => {
     setHalf(to);
     const own = to === null ? walk.all : walk.all.filter((e) => e.half === to);
@@ -95,16 +107,24 @@ export function RoundWalk({ round, containers }: { round: RoundOutView; containe
         </span>
         <OutboxNote />
       </Bar>
+      <chakra.span srOnly aria-live="polite">
+        {stopWords(at, errands)}
+      </chakra.span>
       <Footpath errands={errands} at={at} isDone={isDone} onGo={walk.goTo} />
-      <RoundStop
-        key={current.id}
-        errand={current}
-        done={isDone(current)}
-        round={round}
-        containers={containers}
-        onDone={() => walk.mark(current, true)}
-        onTakeBack={(pickId) => walk.takeBack(current, pickId)}
-      />
+      <Box ref={log}>
+        <RoundStop
+          key={current.id}
+          errand={current}
+          done={isDone(current)}
+          round={round}
+          containers={containers}
+          onDone={(done) => {
+            walk.mark(current, done);
+            if (done) next.current?.focus({ preventScroll: true });
+          }}
+          onTakeBack={(pickId) => walk.takeBack(current, pickId)}
+        />
+      </Box>
       <Box display="grid" gridTemplateColumns="1fr 1fr 1fr" gap="10px" marginTop="14px">
         <Action disabled={at === 0} onClick={() => walk.goTo(at - 1)}>
           ← Back
@@ -117,6 +137,7 @@ export function RoundWalk({ round, containers }: { round: RoundOutView; containe
           <Action onClick={() => walk.passBy(current, true)}>Pass by</Action>
         )}
         <Action
+          ref={next}
           tone={isDone(current) && left.length > 0 ? "loud" : "quiet"}
           disabled={at >= errands.length - 1}
           onClick={walk.next}
@@ -128,6 +149,12 @@ export function RoundWalk({ round, containers }: { round: RoundOutView; containe
       <FinishRound roundId={round.roundId} left={walk.all.filter((e) => !isDone(e)).length} />
     </Page>
   );
+}
+
+/** The stop as it is read out when one comes to it. */
+function stopWords(at: number, errands: readonly Errand[]): string {
+  const { name, bed, view } = errands[at]!;
+  return `Now ${name}, ${bed}, ${at + 1} out of ${errands.length}. ${view?.verdict ?? ""}`;
 }
 
 /** Which stretch of the path this device walks; remembered while the round is out. */

@@ -1,4 +1,5 @@
 import { useState } from "react";
+import { SAY_HOW_MUCH, saysHowMuch } from "~/core/entries";
 import { pickEntry, usePickFields } from "~/ui/ledger/usePickFields";
 import { useOutbox } from "~/ui/outbox/OutboxProvider";
 import { useFormSender } from "~/ui/outbox/useFormSender";
@@ -7,27 +8,43 @@ import type { Loggable } from "./loggable";
 interface Logged {
   id: string;
   words: string;
-  waits: boolean;
+  /** Safe on the device in any case; in the ledger once the garden's machine has said so. */
+  status: "on its way" | "waits for signal" | "saved";
 }
 
+const SHORT_MS = 40;
+const TWICE_MS = [60, 60, 60];
+
 /** Logging one pick: what is typed, what was refused, what was logged and can be undone. */
-export function useLogPick(view: Loggable, roundId: string | null, onLogged?: () => void) {
+export function useLogPick(view: Loggable, roundId: string | null, onLogged?: (isLogged: boolean) => void) {
   const { send } = useOutbox();
-  const { sendForm, errors } = useFormSender();
+  const { sendForm, errors, sayHere } = useFormSender();
   const state = usePickFields({ count: view.counted ? String(view.expected.count) : "" });
   const [logged, setLogged] = useState<Logged | null>(null);
   const [busy, setBusy] = useState(false);
 
   const log = async (outcome: "picked" | "nothing ready", tookAll: boolean) => {
-    setBusy(true);
     const { weight, count } = state.fields;
+    // Said while one stands there, not when the signal is back.
+    if (!saysHowMuch({ outcome, count, weight })) return sayHere({ count: SAY_HOW_MUCH });
+    setBusy(true);
     const words = `${view.crop}: ${outcome === "nothing ready" ? "nothing ready" : weight || count || "?"}`;
     const body = pickEntry(state.fields, { plantingId: view.id, seasonId: view.seasonId, roundId, outcome, tookAll });
-    const result = await sendForm(body, words);
+    // Nobody stands and waits for the network: what is written down is logged.
+    const written = (id: string) => {
+      setBusy(false);
+      // An answer that is felt through a glove, where the device can.
+      navigator.vibrate?.(SHORT_MS);
+      setLogged({ id, words, status: "on its way" });
+      onLogged?.(true);
+    };
+    const result = await sendForm(body, words, written);
     setBusy(false);
-    if (result.status === "refused") return;
-    setLogged({ id: result.id, words, waits: result.status === "waits for signal" });
-    onLogged?.();
+    if (result.status === "refused") {
+      navigator.vibrate?.(TWICE_MS);
+      setLogged((now) => (now?.id === result.id ? null : now));
+      onLogged?.(false);
+    } else setLogged((now) => (now?.id === result.id ? { ...now, status: result.status } : now));
   };
   const undo = async () => {
     if (!logged) return;

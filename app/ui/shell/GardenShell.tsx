@@ -4,6 +4,7 @@ import type { ReactNode } from "react";
 import { Form, Link, NavLink, useLocation } from "react-router";
 import { Action, QuietSpan } from "~/ui/theme/parts";
 import { JumpButton } from "./JumpButton";
+import { SunButton } from "./SunButton";
 
 const PLACES = [
   { to: "/", label: "Horizon", Icon: Mountain },
@@ -67,13 +68,7 @@ export function GardenShell({ gardenName, demo, walking, pocket, children }: Gar
         minHeight={{ base: "48px", md: "56px" }}
         flexWrap="wrap"
       >
-        <Box
-          display="flex"
-          flexDirection={{ base: walking ? "row" : "column", md: "column" }}
-          alignItems={{ base: walking ? "center" : "start", md: "start" }}
-          gap="0 16px"
-          marginRight={{ md: "8px" }}
-        >
+        <Box display="flex" flexDirection="column" alignItems="start" marginRight={{ md: "8px" }}>
           <chakra.span fontFamily="heading" fontSize="1.25rem" fontWeight="600" lineHeight="1.2" marginTop="4px">
             <Link to="/" style={{ textDecoration: "none" }}>
               {gardenName}
@@ -102,20 +97,21 @@ export function GardenShell({ gardenName, demo, walking, pocket, children }: Gar
             </PlaceLink>
           ))}
         </chakra.nav>
-        {!walking && (
-          <chakra.span marginLeft="auto" display="inline-flex" alignItems="center" gap={{ base: "2px", md: "14px" }}>
-            <JumpButton />
-            {demo && (
-              <Form method="post" action="/demo/step" style={{ display: "flex", alignItems: "center", gap: 8 }}>
-                <QuietSpan size="small">Demo</QuietSpan>
-                <input type="hidden" name="back" value={pathname} />
-                <Action size="small" name="days" value="1" type="submit" title="Steps the demo's clock to the next day">
-                  Next day
-                </Action>
-              </Form>
-            )}
-          </chakra.span>
-        )}
+        <chakra.span marginLeft="auto" display="inline-flex" alignItems="center" gap={{ base: "2px", md: "10px" }}>
+          <SunButton />
+          {!walking && <JumpButton />}
+          {!walking && demo && (
+            <Form method="post" action="/demo/step" style={{ display: "flex", alignItems: "center", gap: 8 }}>
+              <QuietSpan size="small" display={{ base: "none", md: "inline" }}>
+                Demo
+              </QuietSpan>
+              <input type="hidden" name="back" value={pathname} />
+              <Action size="small" name="days" value="1" type="submit" title="Steps the demo's clock to the next day">
+                Next day
+              </Action>
+            </Form>
+          )}
+        </chakra.span>
       </chakra.header>
       <chakra.main id="main">{children}</chakra.main>
     </Box>

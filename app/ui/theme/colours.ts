@@ -20,7 +20,34 @@ export const COLOURS = {
   chosen: ["#EAD9C6", "#4A3340"],
 } as const satisfies Record<string, readonly [string, string]>;
 
+/** In the sun: black on white, nothing pale that has to be read. Text at AAA contrast, 7, in theme.test.ts. */
+export const SUN = {
+  paper: "#FFFFFF",
+  card: "#FFFFFF",
+  ink: "#000000",
+  soft: "#1F1F1F",
+  line: "#595959",
+  edge: "#000000",
+  persimmon: "#8C2200",
+  persimmonFill: "#992600",
+  onPersimmon: "#FFFFFF",
+  plum: "#57103C",
+  ridge: "#E3A468",
+  ridgePale: "#F3DEC5",
+  slate: "#12304A",
+  slateWash: "#D9E6F2",
+  awayWash: "#EDEDED",
+  night: "#000000",
+  onNight: "#FFFFFF",
+  chosen: "#FFD24D",
+} as const satisfies Record<keyof typeof COLOURS, string>;
+
 export type ColourName = keyof typeof COLOURS;
 
+const variable = (name: string) => `--chakra-colors-${name.replace(/[A-Z]/g, (c) => `-${c.toLowerCase()}`)}`;
+
 /** CSS variable of a colour, for drawings. */
-export const ink = (name: ColourName) => `var(--chakra-colors-${name.replace(/[A-Z]/g, (c) => `-${c.toLowerCase()}`)})`;
+export const ink = (name: ColourName) => `var(${variable(name)})`;
+
+/** The colours of the sun in place of those of the day or the dark. */
+export const SUN_VARIABLES = Object.fromEntries(Object.entries(SUN).map(([name, value]) => [variable(name), `${value} !important`])); // prettier-ignore

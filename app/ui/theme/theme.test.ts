@@ -1,5 +1,5 @@
 import { expect, test } from "vitest";
-import { COLOURS, type ColourName } from "./colours";
+import { COLOURS, SUN, type ColourName } from "./colours";
 
 /** Relative luminance and contrast as WCAG 2.2 defines them (W3C Recommendation, "contrast ratio"). */
 function luminance(hex: string): number {
@@ -25,4 +25,10 @@ test.each(TEXT)("%s on %s is readable as text, by day and in the dark (AA, 4.5)"
 });
 test.each(SHAPES)("%s on %s is visible as a shape (AA, 3)", (front, back) => {
   for (const i of [0, 1] as const) expect(contrast(COLOURS[front][i], COLOURS[back][i])).toBeGreaterThanOrEqual(3);
+});
+test.each(TEXT)("%s on %s is readable in the sun (AAA, 7)", (front, back) => {
+  expect(contrast(SUN[front], SUN[back])).toBeGreaterThanOrEqual(7);
+});
+test.each(SHAPES)("%s on %s is visible as a shape in the sun (4.5)", (front, back) => {
+  expect(contrast(SUN[front], SUN[back])).toBeGreaterThanOrEqual(4.5);
 });

@@ -1,7 +1,7 @@
 import { createSystem, defaultBaseConfig, defineConfig } from "@chakra-ui/react";
 import { BAND_PATTERNS } from "./band-patterns";
 import { remembered } from "./remembered";
-import { COLOURS } from "./colours";
+import { COLOURS, SUN_VARIABLES } from "./colours";
 
 const config = defineConfig({
   preflight: true,
@@ -9,6 +9,7 @@ const config = defineConfig({
   conditions: { dark: "@media (prefers-color-scheme: dark)" },
   globalCss: {
     html: { fontSize: "16px", colorScheme: "light dark" },
+    ":root[data-sun]": { ...SUN_VARIABLES, colorScheme: "light", fontWeight: 500 },
     body: { background: "paper", color: "ink", fontFamily: "body", lineHeight: 1.45 },
     "h1, h2, h3": { fontFamily: "heading", fontWeight: 550, letterSpacing: "-0.01em", lineHeight: 1.15 },
     ":focus-visible": { outline: "3px solid", outlineColor: "persimmon", outlineOffset: "2px", borderRadius: "4px" },
