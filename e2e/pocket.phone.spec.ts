@@ -1,3 +1,4 @@
+import path from "node:path";
 import type { Page } from "@playwright/test";
 import { expect, test } from "./gardener";
 import { nextBuild } from "./next-build";
@@ -101,7 +102,7 @@ const buildOf = (page: Page) => page.evaluate(() => (window as unknown as { __re
 test("an upgrade in the middle of a round: nothing is lost, and no page is made of two builds", async ({
   page,
   demo,
-}, info) => {
+}) => {
   test.slow();
   const broken: string[] = [];
   page.on("pageerror", (error) => broken.push(error.message));
@@ -114,7 +115,7 @@ test("an upgrade in the middle of a round: nothing is lost, and no page is made 
   await panelOf(page).getByRole("button", { name: /^Picked/ }).click(); // prettier-ignore
   await expect(page.getByText(/kept on this phone, waits for signal/)).toBeVisible();
 
-  demo.builtIn = nextBuild(`test-results/next-build-${info.parallelIndex}`);
+  demo.builtIn = nextBuild(path.join(demo.folder, "next"));
   await demo.start();
   await expect(page.getByText("All saved")).toBeVisible({ timeout: 60_000 });
   // What is open goes on; the next page is opened anew, from the new build.
@@ -129,7 +130,8 @@ test("an upgrade in the middle of a round: nothing is lost, and no page is made 
 
   // The new worker takes over once all is brought over, and the pocket is the new build's alone.
   const pockets = () => page.evaluate(async () => (await caches.keys()).filter((name) => name.startsWith("pages-")));
-  await expect.poll(async () => (await page.reload(), await pockets()), { timeout: 120_000, intervals: [3000] }).toEqual([`pages-${old}n`]); // prettier-ignore
+  await page.reload();
+  await expect.poll(() => pockets().catch(() => []), { timeout: 120_000 }).toEqual([`pages-${old}n`]);
   await page.goto(`${demo.url}/round`);
   await keptWhole(page);
   await demo.stop();
@@ -145,13 +147,13 @@ test("without signal after an upgrade that did not come through: the build befor
   page,
   demo,
   context,
-}, info) => {
+}) => {
   test.slow();
   await page.goto(`${demo.url}/round`);
   await keptWhole(page);
   const old = await buildOf(page);
   await demo.stop();
-  demo.builtIn = nextBuild(`test-results/next-build-${info.parallelIndex}`);
+  demo.builtIn = nextBuild(path.join(demo.folder, "next"));
   await demo.start();
   // The garden cannot be brought over: the line breaks at the first page of it.
   await context.route("**/pocket.json", (route) => route.abort());

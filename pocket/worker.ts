@@ -151,13 +151,22 @@ const keepOnce = () => (keeping ??= keepAll().finally(() => (keeping = undefined
 self.addEventListener("message", (event) => {
   const asked = event.data as Partial<PocketAsk> | null;
   if (asked?.ask === "keep") event.waitUntil(keepOnce().then((outcome) => event.ports[0]?.postMessage(outcome)));
-  if (asked?.ask === "take over" && asked.build === BUILD) event.waitUntil(takeOver());
+  if (asked?.ask === "take over" && asked.build === BUILD) event.waitUntil(takeOver((event.source as Client).id));
 });
 
-/** Takes over where no other page is open: one of the build before would lose the files it has yet to fetch. */
-async function takeOver(): Promise<void> {
-  const open = await self.clients.matchAll({ type: "window", includeUncontrolled: true });
-  if (open.length <= 1) await self.skipWaiting();
+const TRIES = 20;
+const BETWEEN_MS = 500;
+
+/**
+ * Takes over where no other page is open: one of the build before would lose the files it has yet to fetch. A page that was
+ * left a moment ago still counts as open, so it is asked for a while.
+ */
+async function takeOver(asker: string): Promise<void> {
+  for (let n = 0; n < TRIES; n++) {
+    const open = await self.clients.matchAll({ type: "window", includeUncontrolled: true });
+    if (open.every((client) => client.id === asker)) return self.skipWaiting();
+    await new Promise((resolve) => setTimeout(resolve, BETWEEN_MS));
+  }
 }
 
 /** After an upgrade the garden is brought over before the new build may take over; without signal the old stays whole. */

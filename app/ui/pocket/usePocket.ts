@@ -35,9 +35,14 @@ export function usePocket(build: string): Pocket {
       if (isOpen) setPocket((before) => ({ outcome: outcome ?? before.outcome, isFull, mayBeThrownAway: isKept === false })); // prettier-ignore
     };
     const again = () => void bring().catch(() => undefined);
+    // A new build's worker takes over as soon as it has brought the garden over, if this page is of that build.
+    const offer = (worker: ServiceWorker | null) => worker?.postMessage({ ask: "take over", build } satisfies PocketAsk); // prettier-ignore
+    const watch = (worker: ServiceWorker | null) => worker?.addEventListener("statechange", () => worker.state === "installed" && offer(worker)); // prettier-ignore
     const register = async () => {
-      const { waiting } = await navigator.serviceWorker.register("/worker.js");
-      waiting?.postMessage({ ask: "take over", build } satisfies PocketAsk);
+      const registered = await navigator.serviceWorker.register("/worker.js");
+      offer(registered.waiting);
+      watch(registered.installing);
+      registered.addEventListener("updatefound", () => watch(registered.installing));
     };
     void askToKeep();
     register().then(again, () => undefined);
