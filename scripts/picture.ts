@@ -14,6 +14,11 @@ const page = await browser.newPage({
 page.on("console", (m) => m.type() === "error" && console.error("console:", m.text()));
 page.on("pageerror", (e) => console.error("page:", e.message));
 await page.goto(base + path, { waitUntil: "networkidle" });
+// What the worker says under the garden’s name is part of the picture.
+await page
+  .locator("header summary")
+  .waitFor({ timeout: 30_000 })
+  .catch(() => undefined);
 for (const flag of flags.filter((f) => f.startsWith("click="))) {
   const name = new RegExp(flag.slice(6));
   await page

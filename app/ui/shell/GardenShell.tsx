@@ -61,7 +61,7 @@ export function GardenShell({ gardenName, demo, walking, pocket, children }: Gar
       <chakra.header
         display="flex"
         alignItems="center"
-        gap="8px 24px"
+        gap={{ base: "8px", md: "8px 24px" }}
         paddingInline={{ base: "16px", md: "28px" }}
         borderBottom="2px solid"
         borderColor="ink"
