@@ -62,53 +62,54 @@ test("a pick dragged across the frost: the cost is told before it is let go, kep
   await expect.poll(() => planOn(page)).toBe(before);
 });
 
-test("by keyboard alone: taken up, moved, put back, moved again, ruled out, and ten steps undone", async ({
-  page,
-  demo,
-}) => {
-  await opened(page, demo.url);
-  // One stop a row: no pick is one.
-  await expect(page.locator(".pick:not([tabindex='-1'])")).toHaveCount(0);
-  await row(page, "courgette-striped").locator("a").focus();
-  await page.keyboard.press("ArrowDown");
-  await page.keyboard.press("ArrowUp");
-  await page.keyboard.press("ArrowRight");
-  await expect(row(page, "courgette-striped").locator(".pick").first()).toBeFocused();
-  await page.keyboard.press("Space");
-  await page.keyboard.press("ArrowRight");
-  await expect(card(page)).toContainText("Courgette, striped to");
-  await page.keyboard.press("Escape");
-  await expect(card(page)).toHaveCount(0);
-  const act = async (...keys: string[]) => {
-    const saved = noted(page);
-    for (const key of keys) await page.keyboard.press(key);
-    await saved;
-    await page.waitForLoadState("networkidle");
-  };
-  const focused = () => page.evaluate(() => document.activeElement?.closest("[data-row]")?.getAttribute("data-row"));
-  const states = [await planOn(page)];
-  await page.keyboard.press("Space");
-  await page.keyboard.press("ArrowRight");
-  await expect(card(page).locator("[data-settled]")).toBeVisible();
-  await act("Enter");
-  await expect(row(page, "courgette-striped").getByRole("button", { name: /You asked for it/ })).toBeFocused();
-  states.push(await planOn(page));
-  const rows = await page.locator("[data-row]:has(.pick)").evaluateAll((all) => all.map((el) => el.getAttribute("data-row")!)); // prettier-ignore
-  for (const id of rows.filter((r) => r !== "courgette-striped").slice(0, 9)) {
-    await row(page, id).locator(".pick").first().focus();
-    await act("Delete");
-    await expect(row(page, id).locator(".ruled-out")).toHaveCount(1);
-    expect(await focused()).toBe(id);
+test(
+  "by keyboard alone: taken up, moved, put back, moved again, ruled out, and ten steps undone",
+  { tag: "@table" },
+  async ({ page, demo }) => {
+    await opened(page, demo.url);
+    // One stop a row: no pick is one.
+    await expect(page.locator(".pick:not([tabindex='-1'])")).toHaveCount(0);
+    await row(page, "courgette-striped").locator("a").focus();
+    await page.keyboard.press("ArrowDown");
+    await page.keyboard.press("ArrowUp");
+    await page.keyboard.press("ArrowRight");
+    await expect(row(page, "courgette-striped").locator(".pick").first()).toBeFocused();
+    await page.keyboard.press("Space");
+    await page.keyboard.press("ArrowRight");
+    await expect(card(page)).toContainText("Courgette, striped to");
+    await page.keyboard.press("Escape");
+    await expect(card(page)).toHaveCount(0);
+    const act = async (...keys: string[]) => {
+      const saved = noted(page);
+      for (const key of keys) await page.keyboard.press(key);
+      await saved;
+      await page.waitForLoadState("networkidle");
+    };
+    const focused = () => page.evaluate(() => document.activeElement?.closest("[data-row]")?.getAttribute("data-row"));
+    const states = [await planOn(page)];
+    await page.keyboard.press("Space");
+    await page.keyboard.press("ArrowRight");
+    await expect(card(page).locator("[data-settled]")).toBeVisible();
+    await act("Enter");
+    await expect(row(page, "courgette-striped").getByRole("button", { name: /You asked for it/ })).toBeFocused();
     states.push(await planOn(page));
-  }
-  expect(states).toHaveLength(11);
-  for (const state of states.reverse().slice(1)) {
-    await act("Control+z");
-    await expect.poll(() => planOn(page)).toBe(state);
-  }
-  await act("Control+Shift+z");
-  await expect(row(page, "courgette-striped").getByRole("button", { name: /You asked for it/ })).toBeVisible();
-});
+    const rows = await page.locator("[data-row]:has(.pick)").evaluateAll((all) => all.map((el) => el.getAttribute("data-row")!)); // prettier-ignore
+    for (const id of rows.filter((r) => r !== "courgette-striped").slice(0, 9)) {
+      await row(page, id).locator(".pick").first().focus();
+      await act("Delete");
+      await expect(row(page, id).locator(".ruled-out")).toHaveCount(1);
+      expect(await focused()).toBe(id);
+      states.push(await planOn(page));
+    }
+    expect(states).toHaveLength(11);
+    for (const state of states.reverse().slice(1)) {
+      await act("Control+z");
+      await expect.poll(() => planOn(page)).toBe(state);
+    }
+    await act("Control+Shift+z");
+    await expect(row(page, "courgette-striped").getByRole("button", { name: /You asked for it/ })).toBeVisible();
+  },
+);
 
 test("a bed, a planting or what is said of it is found, and the first is gone to", async ({ page, readDemo }) => {
   await opened(page, readDemo.url);
@@ -126,7 +127,7 @@ test("a bed, a planting or what is said of it is found, and the first is gone to
   await expect(row(page, "kale-curly")).toBeVisible();
 });
 
-test("the keys are told by one of them", async ({ page, readDemo }) => {
+test("the keys are told by one of them", { tag: "@table" }, async ({ page, readDemo }) => {
   await opened(page, readDemo.url);
   await page.keyboard.press("?");
   const sheet = page.getByRole("dialog", { name: "By keyboard" });
@@ -169,9 +170,13 @@ test("why this day, and not on this day: in words, marked on the row, allowed ag
   await expect(row(page, "courgette-striped").locator(".pick").first()).toHaveAttribute("aria-label", label);
 });
 
-test("the planner in the page works out the very plan that the server shows", async ({ page, readDemo }) => {
-  await opened(page, readDemo.url);
-  const sheet = (await (await page.request.get(`${readDemo.url}/plan.json`)).json()) as { plan: { picks: object; worth: number } }; // prettier-ignore
-  const [planner] = page.workers();
-  await expect.poll(() => planner!.evaluate(() => (self as unknown as { planHere: () => unknown }).planHere()), { timeout: 15_000 }).toEqual({ picks: sheet.plan.picks, worth: sheet.plan.worth }); // prettier-ignore
-});
+test(
+  "the planner in the page works out the very plan that the server shows",
+  { tag: "@table" },
+  async ({ page, readDemo }) => {
+    await opened(page, readDemo.url);
+    const sheet = (await (await page.request.get(`${readDemo.url}/plan.json`)).json()) as { plan: { picks: object; worth: number } }; // prettier-ignore
+    const [planner] = page.workers();
+    await expect.poll(() => planner!.evaluate(() => (self as unknown as { planHere: () => unknown }).planHere()), { timeout: 15_000 }).toEqual({ picks: sheet.plan.picks, worth: sheet.plan.worth }); // prettier-ignore
+  },
+);

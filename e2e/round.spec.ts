@@ -104,103 +104,109 @@ test("look, judge, plan, walk, pick, log: from the first look to the ledger, and
   await stands();
 });
 
-test("without signal the walk goes on: what is logged waits on the phone and goes out later, once", async ({
-  page,
-  demo,
-  context,
-}) => {
-  await page.goto(demo.url);
-  await page.getByRole("button", { name: /^Start .*round/ }).click();
-  await expect(page.getByText("All saved")).toBeVisible();
-  await context.setOffline(true);
-  await page.getByRole("button", { name: "Nothing ready" }).click();
-  await expect(page.getByText(/kept on this phone, waits for signal/)).toBeVisible();
-  await page.getByRole("button", { name: "Next →" }).click();
-  await expect(page.getByText(/^2 of/)).toBeVisible();
-  await expect(page.getByText(/1 kept on this device, waits for signal/).first()).toBeVisible();
-  await context.setOffline(false);
-  await expect(page.getByText("All saved")).toBeVisible({ timeout: 20_000 });
-  await page.goto(`${demo.url}/ledger`);
-  await expect(page.locator("tbody tr", { hasText: "Sat 19 Sep" })).toHaveCount(1);
-});
+test(
+  "without signal the walk goes on: what is logged waits on the phone and goes out later, once",
+  { tag: "@phone" },
+  async ({ page, demo, context }) => {
+    await page.goto(demo.url);
+    await page.getByRole("button", { name: /^Start .*round/ }).click();
+    await expect(page.getByText("All saved")).toBeVisible();
+    await context.setOffline(true);
+    await page.getByRole("button", { name: "Nothing ready" }).click();
+    await expect(page.getByText(/kept on this phone, waits for signal/)).toBeVisible();
+    await page.getByRole("button", { name: "Next →" }).click();
+    await expect(page.getByText(/^2 of/)).toBeVisible();
+    await expect(page.getByText(/1 kept on this device, waits for signal/).first()).toBeVisible();
+    await context.setOffline(false);
+    await expect(page.getByText("All saved")).toBeVisible({ timeout: 20_000 });
+    await page.goto(`${demo.url}/ledger`);
+    await expect(page.locator("tbody tr", { hasText: "Sat 19 Sep" })).toHaveCount(1);
+  },
+);
 
-test("what is logged and undone without signal stays undone once the signal is back", async ({
-  page,
-  demo,
-  context,
-}) => {
-  await page.goto(`${demo.url}/check/courgette-striped`, { waitUntil: "networkidle" });
-  const panel = page.getByRole("region", { name: "Log a pick" });
-  await context.setOffline(true);
-  await panel.getByRole("button", { name: /^Picked, all/ }).click();
-  await expect(panel.getByText(/waits for signal/).first()).toBeVisible();
-  await panel.getByRole("button", { name: "Undo" }).click();
-  await expect(panel.getByText(/2 kept on this device/)).toBeVisible();
-  await context.setOffline(false);
-  await expect(panel.getByText(/kept on this device/)).toHaveCount(0, { timeout: 20_000 });
-  await page.goto(`${demo.url}/ledger`);
-  const today = page.locator("tbody tr", { hasText: "Sat 19 Sep" });
-  await expect(today).toHaveCount(1);
-  await expect(today).toHaveCSS("text-decoration-line", "line-through");
-});
+test(
+  "what is logged and undone without signal stays undone once the signal is back",
+  { tag: "@phone" },
+  async ({ page, demo, context }) => {
+    await page.goto(`${demo.url}/check/courgette-striped`, { waitUntil: "networkidle" });
+    const panel = page.getByRole("region", { name: "Log a pick" });
+    await context.setOffline(true);
+    await panel.getByRole("button", { name: /^Picked, all/ }).click();
+    await expect(panel.getByText(/waits for signal/).first()).toBeVisible();
+    await panel.getByRole("button", { name: "Undo" }).click();
+    await expect(panel.getByText(/2 kept on this device/)).toBeVisible();
+    await context.setOffline(false);
+    await expect(panel.getByText(/kept on this device/)).toHaveCount(0, { timeout: 20_000 });
+    await page.goto(`${demo.url}/ledger`);
+    const today = page.locator("tbody tr", { hasText: "Sat 19 Sep" });
+    await expect(today).toHaveCount(1);
+    await expect(today).toHaveCSS("text-decoration-line", "line-through");
+  },
+);
 
-test("a pick taken back leaves the totals, a correction keeps what was said before", async ({ page, demo }) => {
-  await page.goto(`${demo.url}/check/courgette-striped`);
-  const panel = page.getByRole("region", { name: "Log a pick" });
-  await panel.getByRole("textbox", { name: /^How many / }).fill("9");
-  await panel.getByRole("button", { name: /^Picked, all/ }).click();
-  await expect(panel.getByText(/in the ledger/)).toBeVisible();
-  await panel.getByRole("button", { name: "Undo" }).click();
-  await panel.getByRole("textbox", { name: /^How many / }).fill("8");
-  await panel.getByRole("button", { name: /^Picked, all/ }).click();
-  await expect(panel.getByText(/in the ledger/)).toBeVisible();
-  await page.goto(`${demo.url}/ledger`);
-  await page
-    .locator("tbody tr", { hasText: "Sat 19 Sep" })
-    .filter({ hasText: "8" })
-    .first()
-    .getByRole("link", { name: /Correct/ })
-    .click();
-  await page.getByLabel("Pieces").fill("-4");
-  await page.getByRole("button", { name: "Save the correction" }).click();
-  await expect(page.getByText("A count cannot be below zero.")).toBeVisible();
-  await expect(page.getByLabel("Pieces")).toHaveValue("-4");
-  await page.getByLabel("Pieces").fill("7");
-  await page.getByRole("button", { name: "Save the correction" }).click();
-  await expect(page).toHaveURL(/ledger$/);
-  await page
-    .locator("tbody tr", { hasText: "Sat 19 Sep" })
-    .filter({ hasText: "7" })
-    .first()
-    .getByRole("link", { name: /Correct/ })
-    .click();
-  await expect(page.getByText("8 pieces (until")).toBeVisible();
-});
+test(
+  "a pick taken back leaves the totals, a correction keeps what was said before",
+  { tag: "@phone" },
+  async ({ page, demo }) => {
+    await page.goto(`${demo.url}/check/courgette-striped`);
+    const panel = page.getByRole("region", { name: "Log a pick" });
+    await panel.getByRole("textbox", { name: /^How many / }).fill("9");
+    await panel.getByRole("button", { name: /^Picked, all/ }).click();
+    await expect(panel.getByText(/in the ledger/)).toBeVisible();
+    await panel.getByRole("button", { name: "Undo" }).click();
+    await panel.getByRole("textbox", { name: /^How many / }).fill("8");
+    await panel.getByRole("button", { name: /^Picked, all/ }).click();
+    await expect(panel.getByText(/in the ledger/)).toBeVisible();
+    await page.goto(`${demo.url}/ledger`);
+    await page
+      .locator("tbody tr", { hasText: "Sat 19 Sep" })
+      .filter({ hasText: "8" })
+      .first()
+      .getByRole("link", { name: /Correct/ })
+      .click();
+    await page.getByLabel("Pieces").fill("-4");
+    await page.getByRole("button", { name: "Save the correction" }).click();
+    await expect(page.getByText("A count cannot be below zero.")).toBeVisible();
+    await expect(page.getByLabel("Pieces")).toHaveValue("-4");
+    await page.getByLabel("Pieces").fill("7");
+    await page.getByRole("button", { name: "Save the correction" }).click();
+    await expect(page).toHaveURL(/ledger$/);
+    await page
+      .locator("tbody tr", { hasText: "Sat 19 Sep" })
+      .filter({ hasText: "7" })
+      .first()
+      .getByRole("link", { name: /Correct/ })
+      .click();
+    await expect(page.getByText("8 pieces (until")).toBeVisible();
+  },
+);
 
-test("the same entry sent ten times at once is written once; a refused one leaves no trace", async ({
-  request,
-  demo,
-}) => {
-  const entry = {
-    kind: "pick",
-    id: "7f1a1f0e-4c1b-4a57-9d43-0f5a3a1c9d10",
-    device: "test",
-    sequence: 1,
-    at: "2026-09-19T09:00:00Z",
-    plantingId: "courgette-striped",
-    outcome: "picked",
-    tookAll: true,
-    count: "9",
-  };
-  const sendAll = (entries: object[]) => request.post(`${demo.url}/entries`, { data: { entries } });
-  const answers = await Promise.all(Array.from({ length: 10 }, () => sendAll([entry])));
-  for (const answer of answers) expect(await answer.json()).toEqual({ answers: [{ id: entry.id, status: "applied" }] });
-  const refused = await sendAll([{ ...entry, id: "7f1a1f0e-4c1b-4a57-9d43-0f5a3a1c9d11", count: "-2" }]);
-  expect(await refused.json()).toMatchObject({
-    answers: [{ status: "refused", fields: { count: "A count cannot be below zero." } }],
-  });
-  const csv = await (await request.get(`${demo.url}/ledger.csv`)).text();
-  expect(csv.split("\r\n").filter((line) => line.startsWith("2026-09-19"))).toHaveLength(1);
-  expect((await request.post(`${demo.url}/entries`, { data: "rubbish" })).status()).toBe(400);
-  expect((await request.post(`${demo.url}/entries`, { data: { entries: "none" } })).status()).toBe(400);
-});
+test(
+  "the same entry sent ten times at once is written once; a refused one leaves no trace",
+  { tag: "@phone" },
+  async ({ request, demo }) => {
+    const entry = {
+      kind: "pick",
+      id: "7f1a1f0e-4c1b-4a57-9d43-0f5a3a1c9d10",
+      device: "test",
+      sequence: 1,
+      at: "2026-09-19T09:00:00Z",
+      plantingId: "courgette-striped",
+      outcome: "picked",
+      tookAll: true,
+      count: "9",
+    };
+    const sendAll = (entries: object[]) => request.post(`${demo.url}/entries`, { data: { entries } });
+    const answers = await Promise.all(Array.from({ length: 10 }, () => sendAll([entry])));
+    for (const answer of answers)
+      expect(await answer.json()).toEqual({ answers: [{ id: entry.id, status: "applied" }] });
+    const refused = await sendAll([{ ...entry, id: "7f1a1f0e-4c1b-4a57-9d43-0f5a3a1c9d11", count: "-2" }]);
+    expect(await refused.json()).toMatchObject({
+      answers: [{ status: "refused", fields: { count: "A count cannot be below zero." } }],
+    });
+    const csv = await (await request.get(`${demo.url}/ledger.csv`)).text();
+    expect(csv.split("\r\n").filter((line) => line.startsWith("2026-09-19"))).toHaveLength(1);
+    expect((await request.post(`${demo.url}/entries`, { data: "rubbish" })).status()).toBe(400);
+    expect((await request.post(`${demo.url}/entries`, { data: { entries: "none" } })).status()).toBe(400);
+  },
+);

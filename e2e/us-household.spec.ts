@@ -29,7 +29,7 @@ test("every screen and sheet of a US garden, as it is drawn, speaks its units, i
   expect(found).toEqual([]);
 });
 
-test("the same walk finds what it looks for in a metric garden", async ({ page, readDemo }) => {
+test("the same walk finds what it looks for in a metric garden", { tag: "@table" }, async ({ page, readDemo }) => {
   await page.goto(`${readDemo.url}/sky?day=2026-09-22`);
   expect(await measuresOf(page, "metric")).not.toEqual([]);
   expect(await measuresOf(page, "us")).toEqual([]);

@@ -40,26 +40,27 @@ test("what if: a helper is tried and dropped, and the plan is as it was; kept, t
   expect(said).toMatch(/28 Sep/);
 });
 
-test("what if it gets colder: what is lost is told, and the weather is not to be kept; a second one comes on top", async ({
-  page,
-  demo,
-}) => {
-  await page.goto(demo.url);
-  await page.getByRole("button", { name: "What if …" }).click();
-  await suppose(page, "it gets colder than told", { By: "3 °C colder" });
-  await expect(outcome(page)).toContainText("All in all worse");
-  await expect(strip(page).getByText("The weather cannot be kept")).toBeVisible();
-  await expect(strip(page).getByRole("button", { name: "Keep it so" })).toHaveCount(0);
-  await suppose(page, "we have more time", { "How much": "60 minutes", Day: "tomorrow" });
-  await expect(strip(page).getByRole("button", { name: /colder|more minutes/ })).toHaveCount(2);
-  await expect(strip(page).getByRole("button", { name: "Keep it so" })).toBeVisible();
-  // One of the two is left out again.
-  await strip(page).getByRole("button", { name: /colder/ }).click(); // prettier-ignore
-  await expect(strip(page).getByRole("button", { name: /colder/ })).toHaveCount(0);
-  await expect(outcome(page)).toContainText(/All in all better|makes no odds/, { timeout: 20_000 });
-});
+test(
+  "what if it gets colder: what is lost is told, and the weather is not to be kept; a second one comes on top",
+  { tag: "@table" },
+  async ({ page, demo }) => {
+    await page.goto(demo.url);
+    await page.getByRole("button", { name: "What if …" }).click();
+    await suppose(page, "it gets colder than told", { By: "3 °C colder" });
+    await expect(outcome(page)).toContainText("All in all worse");
+    await expect(strip(page).getByText("The weather cannot be kept")).toBeVisible();
+    await expect(strip(page).getByRole("button", { name: "Keep it so" })).toHaveCount(0);
+    await suppose(page, "we have more time", { "How much": "60 minutes", Day: "tomorrow" });
+    await expect(strip(page).getByRole("button", { name: /colder|more minutes/ })).toHaveCount(2);
+    await expect(strip(page).getByRole("button", { name: "Keep it so" })).toBeVisible();
+    // One of the two is left out again.
+    await strip(page).getByRole("button", { name: /colder/ }).click(); // prettier-ignore
+    await expect(strip(page).getByRole("button", { name: /colder/ })).toHaveCount(0);
+    await expect(outcome(page)).toContainText(/All in all better|makes no odds/, { timeout: 20_000 });
+  },
+);
 
-test("what if by keyboard alone: opened, asked and dropped", async ({ page, demo }) => {
+test("what if by keyboard alone: opened, asked and dropped", { tag: "@table" }, async ({ page, demo }) => {
   await page.goto(demo.url);
   const open = page.getByRole("button", { name: "What if …" });
   await open.focus();

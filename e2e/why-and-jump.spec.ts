@@ -20,29 +20,30 @@ test("why this day: the reasons, the days drawn with their crowd, and what a day
   await page.keyboard.press("Escape");
 });
 
-test("Ctrl K goes to any planting, bed or act from any page, by keys alone; without a match it says so", async ({
-  page,
-  readDemo,
-}) => {
-  await page.goto(`${readDemo.url}/ledger`);
-  const field = page.getByRole("combobox", { name: "Go to a bed, a planting or an act" });
-  // Keys are heard once the page has woken.
-  await expect(async () => {
-    await page.keyboard.press("Control+k");
-    await expect(field).toBeFocused({ timeout: 3000 });
-  }).toPass();
-  await field.fill("golden");
-  await expect(page.getByRole("option", { name: /^Beetroot, golden/ }).first()).toBeVisible();
-  await page.keyboard.press("Enter");
-  await expect(page).toHaveURL(/\/check\/beet/);
-  await page.getByRole("button", { name: /^Go to/ }).click();
-  await field.fill("qqqqq");
-  await expect(page.getByText("Nothing here is called so.")).toBeVisible();
-  await field.fill("what if");
-  await page.keyboard.press("Enter");
-  await expect(page).toHaveURL(/what-if/);
-  await expect(page.getByRole("region", { name: "What if", exact: true })).toBeVisible();
-});
+test(
+  "Ctrl K goes to any planting, bed or act from any page, by keys alone; without a match it says so",
+  { tag: "@table" },
+  async ({ page, readDemo }) => {
+    await page.goto(`${readDemo.url}/ledger`);
+    const field = page.getByRole("combobox", { name: "Go to a bed, a planting or an act" });
+    // Keys are heard once the page has woken.
+    await expect(async () => {
+      await page.keyboard.press("Control+k");
+      await expect(field).toBeFocused({ timeout: 3000 });
+    }).toPass();
+    await field.fill("golden");
+    await expect(page.getByRole("option", { name: /^Beetroot, golden/ }).first()).toBeVisible();
+    await page.keyboard.press("Enter");
+    await expect(page).toHaveURL(/\/check\/beet/);
+    await page.getByRole("button", { name: /^Go to/ }).click();
+    await field.fill("qqqqq");
+    await expect(page.getByText("Nothing here is called so.")).toBeVisible();
+    await field.fill("what if");
+    await page.keyboard.press("Enter");
+    await expect(page).toHaveURL(/what-if/);
+    await expect(page.getByRole("region", { name: "What if", exact: true })).toBeVisible();
+  },
+);
 
 test("beds fold to a line, stay so after a reload, unfold while something is sought, and by keys", async ({
   page,

@@ -12,6 +12,7 @@ import {
   type PocketAsk,
   type PocketList,
 } from "../app/core/pocket";
+import { pocketOf } from "./pages-pocket";
 
 declare const self: ServiceWorkerGlobalScope;
 /** Put in by the build: the app's own files, and by what it is known. */
@@ -29,46 +30,48 @@ const NO_SIGNAL = "/no-signal.html";
 precacheAndRoute(FILES);
 cleanupOutdatedCaches();
 
-const pages = () => caches.open(PAGES);
 const at = (path: string) => new URL(path, self.location.origin);
 
 /** An answer that may be kept: a page, whole, of this build of the app, for somebody who is in. */
 const isOurs = (answer: Response) => answer.status === 200 && !answer.redirected && answer.headers.get(BUILD_HEADER) === BUILD; // prettier-ignore
 
-/** @throws {DOMException} where the phone has no room */
-async function keep(url: URL, answer: Response): Promise<boolean> {
+const pocket = pocketOf(PAGES, () => self.serviceWorker.state !== "redundant");
+
+/**
+ * @param since - `pocket.emptied` when it was asked for
+ * @throws {DOMException} where the phone has no room
+ */
+async function keep(url: URL, answer: Response, since: number): Promise<boolean> {
   if (!isOurs(answer) || !isWhole(url)) return false;
-  await (await pages()).put(keyOf(url), answer);
-  return true;
+  return pocket.put(keyOf(url), answer, since);
 }
 
-/** Whoever is asked for the passphrase has no garden in the pocket. */
-const empty = () => caches.delete(PAGES);
 const isPutOut = (answer: Response) => answer.headers.get("X-Remix-Redirect")?.startsWith("/login") ?? false;
 
 /**
  * A page once all of it is here: where the line breaks in the middle it counts as none. What leads elsewhere, and what went
  * wrong, is passed on as it comes.
  */
-async function whole(answer: Response, url: URL): Promise<Response> {
+async function whole(answer: Response, url: URL, since: number): Promise<Response> {
   if (answer.status !== 200 || answer.redirected) return answer;
   const copy = new Response(await answer.arrayBuffer(), { headers: answer.headers });
-  if (isOurs(answer)) void keep(url, copy.clone()).catch(() => undefined);
+  if (isOurs(answer)) void keep(url, copy.clone(), since).catch(() => undefined);
   return copy;
 }
 
 /** From the garden's machine; where that does not answer in time, as it was kept. */
 async function freshOrKept(request: Request): Promise<Response> {
   const url = new URL(request.url);
+  const since = pocket.emptied;
   const fresh = fetch(request).then(async (answer) => {
-    if (isPutOut(answer)) await empty();
-    return whole(answer, url);
+    if (isPutOut(answer)) await pocket.empty();
+    return whole(answer, url, since);
   });
   const late = new Promise<"late">((resolve) => setTimeout(() => resolve("late"), PATIENCE_MS));
   const first = await Promise.race([fresh.catch(() => "none" as const), late]);
   if (typeof first !== "string") return first;
   // What comes after all is kept for the next time.
-  return (await (await pages()).match(keyOf(url))) ?? fresh;
+  return (await pocket.match(keyOf(url))) ?? fresh;
 }
 
 /** A page that is not kept: without signal it is said so, in place of the browser's own words. */
@@ -86,7 +89,7 @@ registerRoute(
 registerRoute(
   ({ url, request, sameOrigin }) => sameOrigin && request.mode === "navigate" && isPuttingOut(url),
   async ({ request }) => {
-    await empty();
+    await pocket.empty();
     return freshOrSaid(request);
   },
 );
@@ -94,12 +97,12 @@ registerRoute(({ request, sameOrigin }) => sameOrigin && request.mode === "navig
 
 /** What was kept when the garden's machine last answered. */
 const keptBefore = async (): Promise<Kept | null> => {
-  const there = await (await pages()).match(LIST);
+  const there = await pocket.match(LIST);
   return there ? ((await there.json()) as Kept) : null;
 };
 
 async function fetchedAt(path: string): Promise<number | undefined> {
-  const there = await Promise.all(addressesOf(path).map(async (address) => (await pages()).match(keyOf(at(address)))));
+  const there = await Promise.all(addressesOf(path).map((address) => pocket.match(keyOf(at(address)))));
   const times = there.map((answer) => Date.parse(answer?.headers.get("Date") ?? ""));
   return times.some(Number.isNaN) ? undefined : Math.min(...times);
 }
@@ -114,9 +117,10 @@ async function theList(): Promise<PocketList | "no signal" | "another build" | "
 
 /** Keeps the garden's pages as they stand. */
 async function keepAll(): Promise<KeepOutcome> {
+  const since = pocket.emptied;
   const list = await theList();
   const before = await keptBefore();
-  if (list === "not in") return (await empty(), { status: list });
+  if (list === "not in") return (await pocket.empty(), { status: list });
   if (typeof list === "string") return { status: list, what: before };
   const times = new Map(await Promise.all(list.pages.map(async (path) => [path, await fetchedAt(path)] as const)));
   try {
@@ -125,23 +129,16 @@ async function keepAll(): Promise<KeepOutcome> {
       for (const address of addressesOf(path)) {
         const answer = await fetch(at(address), { headers: { Accept: "text/html" } }).catch(() => undefined);
         if (!answer) return { status: "no signal", what: before };
-        if (!(await keep(at(address), answer))) lacking.add(path);
+        if (!(await keep(at(address), answer, since))) lacking.add(path);
       }
     }
     const what: Kept = { kept: list.pages.length - lacking.size, of: list.pages.length, at: new Date().toISOString(), as: lacking.size > 0 ? "" : list.as }; // prettier-ignore
-    await forgetOthers(list.pages);
-    await (await pages()).put(LIST, Response.json(what));
-    return { status: "kept", what };
+    await pocket.keepOnly(new Set([LIST, ...list.pages.flatMap(addressesOf)].map((path) => keyOf(at(path)))));
+    const isPut = await pocket.put(LIST, Response.json(what), since);
+    return isPut ? { status: "kept", what } : { status: "not in" };
   } catch {
     return { status: "no room", what: before };
   }
-}
-
-/** What does not grow any more is not carried about. */
-async function forgetOthers(list: readonly string[]): Promise<void> {
-  const keys = new Set([LIST, ...list.flatMap(addressesOf)].map((path) => keyOf(at(path))));
-  const cache = await pages();
-  for (const request of await cache.keys()) if (!keys.has(request.url)) await cache.delete(request);
 }
 
 /** One at a time, whoever asks. */

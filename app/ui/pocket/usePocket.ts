@@ -28,8 +28,9 @@ export function usePocket(build: string): Pocket {
     if (!("serviceWorker" in navigator)) return;
     let isOpen = true;
     const bring = async () => {
-      const { active } = await navigator.serviceWorker.ready;
-      const outcome = active ? await keepPages(active) : undefined;
+      const { active, waiting, installing } = await navigator.serviceWorker.ready;
+      // Nothing more is asked of a worker that another is about to take over from: it would be kept from going.
+      const outcome = active && !waiting && !installing ? await keepPages(active) : undefined;
       const [room, isKept] = await Promise.all([navigator.storage?.estimate?.(), navigator.storage?.persisted?.()]);
       const isFull = room?.quota !== undefined && room.usage !== undefined && room.quota - room.usage < ROOM_BYTES;
       if (isOpen) setPocket((before) => ({ outcome: outcome ?? before.outcome, isFull, mayBeThrownAway: isKept === false })); // prettier-ignore
@@ -48,10 +49,12 @@ export function usePocket(build: string): Pocket {
     register().then(again, () => undefined);
     const timer = setInterval(again, EVERY_MS);
     window.addEventListener("online", again);
+    navigator.serviceWorker.addEventListener("controllerchange", again);
     return () => {
       isOpen = false;
       clearInterval(timer);
       window.removeEventListener("online", again);
+      navigator.serviceWorker.removeEventListener("controllerchange", again);
     };
   }, [build]);
   return pocket;
