@@ -25,10 +25,11 @@ export interface Pocket {
 export function usePocket(build: string): Pocket {
   const [pocket, setPocket] = useState<Pocket>({ outcome: null, isFull: false, mayBeThrownAway: false });
   useEffect(() => {
-    if (!("serviceWorker" in navigator)) return;
+    const workers: ServiceWorkerContainer | undefined = navigator.serviceWorker;
+    if (!workers) return;
     let isOpen = true;
     const bring = async () => {
-      const { active, waiting, installing } = await navigator.serviceWorker.ready;
+      const { active, waiting, installing } = await workers.ready;
       // Nothing more is asked of a worker that another is about to take over from: it would be kept from going.
       const outcome = active && !waiting && !installing ? await keepPages(active) : undefined;
       const [room, isKept] = await Promise.all([navigator.storage?.estimate?.(), navigator.storage?.persisted?.()]);
@@ -40,7 +41,7 @@ export function usePocket(build: string): Pocket {
     const offer = (worker: ServiceWorker | null) => worker?.postMessage({ ask: "take over", build } satisfies PocketAsk); // prettier-ignore
     const watch = (worker: ServiceWorker | null) => worker?.addEventListener("statechange", () => worker.state === "installed" && offer(worker)); // prettier-ignore
     const register = async () => {
-      const registered = await navigator.serviceWorker.register("/worker.js");
+      const registered = await workers.register("/worker.js");
       offer(registered.waiting);
       watch(registered.installing);
       registered.addEventListener("updatefound", () => watch(registered.installing));
@@ -49,12 +50,12 @@ export function usePocket(build: string): Pocket {
     register().then(again, () => undefined);
     const timer = setInterval(again, EVERY_MS);
     window.addEventListener("online", again);
-    navigator.serviceWorker.addEventListener("controllerchange", again);
+    workers.addEventListener("controllerchange", again);
     return () => {
       isOpen = false;
       clearInterval(timer);
       window.removeEventListener("online", again);
-      navigator.serviceWorker.removeEventListener("controllerchange", again);
+      workers.removeEventListener("controllerchange", again);
     };
   }, [build]);
   return pocket;
