@@ -38,5 +38,6 @@ export default [
   route("ledger.csv", "routes/ledger-csv.ts"),
   route("calendar.ics", "routes/calendar-ics.ts"),
   route("entries", "routes/entries.ts"),
+  route("here", "routes/here.ts"),
   route("demo/step", "routes/demo-step.ts"),
 ] satisfies RouteConfig;

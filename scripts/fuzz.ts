@@ -154,9 +154,12 @@ function mutated({ path: at, fields }: Target): Sent {
   return { path: address, headers: { "Content-Type": "multipart/form-data" }, body: encoded([...spoilt]) };
 }
 
+/** Where a phone is on the walk, spoilt. */
+const mutatedHere = (): Sent => ({ path: "/here", headers: { "Content-Type": "application/json" }, body: JSON.stringify(any<unknown>([{ device: "fuzz", plantingId: any(HOSTILE) }, { device: any<unknown>([...HOSTILE, null, 7, {}]), plantingId: "tomato-red" }, any(HOSTILE), null, [], { device: "fuzz", plantingId: null }])) }); // prettier-ignore
+
 /** Entries of a device, spoilt. */
 function mutatedEntries(): Sent {
-  const entry: Record<string, unknown> = { id: crypto.randomUUID(), device: "fuzz", sequence: 1, at: "2026-09-19T06:00:00Z", ...any<Record<string, unknown>>([{ kind: "pick", plantingId: "tomato-red", outcome: "picked", weight: "1 kg" }, { kind: "look", plantingId: "carrot-main", cueId: "shoulder_width", readingId: "20_35" }, { kind: "count", plantingId: "tomato-red", number: "4" }, { kind: "note", plantingId: "tomato-red", text: "hm" }, { kind: "mark jobs", keys: ["stop_watering_bulbs onion-red/1"], as: "done" }]) }; // prettier-ignore
+  const entry: Record<string, unknown> = { id: crypto.randomUUID(), device: "fuzz", sequence: 1, at: "2026-09-19T06:00:00Z", ...any<Record<string, unknown>>([{ kind: "pick", plantingId: "tomato-red", outcome: "picked", weight: "1 kg" }, { kind: "look", plantingId: "carrot-main", cueId: "shoulder_width", readingId: "20_35" }, { kind: "count", plantingId: "tomato-red", number: "4" }, { kind: "note", plantingId: "tomato-red", text: "hm" }, { kind: "mark jobs", keys: ["stop_watering_bulbs onion-red/1"], as: "done" }, { kind: "both count", picks: [crypto.randomUUID(), crypto.randomUUID()] }, { kind: "start round", roundId: "fuzz" }]) }; // prettier-ignore
   for (let n = 0; n < 1 + Math.floor(random() * 2); n++) entry[any(Object.keys(entry))] = any<unknown>([...HOSTILE, null, 7, {}, [], true, { a: { a: {} } }]); // prettier-ignore
   const body = random() < 0.8 ? JSON.stringify({ entries: [entry] }) : any(["", "[", "null", "7", '{"entries":{}}', JSON.stringify({ entries: Array(500).fill(entry) }), "[".repeat(20_000)]); // prettier-ignore
   return { path: "/entries", headers: { "Content-Type": "application/json" }, body };

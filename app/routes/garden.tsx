@@ -3,8 +3,10 @@ import { Outlet, isRouteErrorResponse, useLocation } from "react-router";
 import type { Route } from "./+types/garden";
 import { knownGarden } from "~/services/garden/known-garden.server";
 import { containersOf } from "~/services/ledger/containers.server";
+import { twinsAsked } from "~/services/ledger/twins.server";
 import { isRoundOut } from "~/services/round/round-page.server";
 import { refreshInBackground } from "~/services/sky/refresh-weather.server";
+import { TwinsNote } from "~/ui/ledger/TwinsNote";
 import { OutboxProvider } from "~/ui/outbox/OutboxProvider";
 import { PocketNote } from "~/ui/pocket/PocketNote";
 import { useNewBuild } from "~/ui/pocket/useNewBuild";
@@ -20,6 +22,7 @@ export function loader({ context }: Route.LoaderArgs) {
     demo: garden.demoDay !== null,
     out: isRoundOut(db),
     containers: containersOf(db),
+    twins: twinsAsked(db, garden),
     units: garden.unitSystem,
     servedAt: new Date().toISOString(),
     build: context.build ?? "",
@@ -36,7 +39,7 @@ export default function Garden({ loaderData }: Route.ComponentProps) {
 
 type FrameProps = Route.ComponentProps["loaderData"] & { children: ReactNode };
 
-function Frame({ name, demo, out, containers, units, servedAt, build, children }: FrameProps) {
+function Frame({ name, demo, out, containers, twins, units, servedAt, build, children }: FrameProps) {
   const { pathname } = useLocation();
   useNewBuild(build);
   const walking = pathname === "/round/walk" || (out && pathname === "/round");
@@ -48,6 +51,7 @@ function Frame({ name, demo, out, containers, units, servedAt, build, children }
         demo={demo}
         pocket={<PocketNote servedAt={servedAt} build={build} />}
       >
+        <TwinsNote twins={twins} />
         {children}
       </GardenShell>
     </OutboxProvider>

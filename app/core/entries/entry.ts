@@ -114,6 +114,11 @@ const MarkJobsBody = z.object({
   as: z.enum(["done", "left out", "due again"], "Say what became of the job."),
 });
 
+/** Two picks of one planting from two devices, that were two pickings. */
+const BothCountBody = z.object({
+  picks: z.tuple([z.string().min(1).max(100), z.string().min(1).max(100)], "Say which two picks."),
+});
+
 const roundId = z.string("Say which round.").min(1, "Say which round.").max(64);
 
 /**
@@ -132,6 +137,7 @@ export const Entry = z.discriminatedUnion(
     z.object({ ...envelope, kind: z.literal("start round"), roundId }),
     z.object({ ...envelope, kind: z.literal("finish round"), roundId }),
     z.object({ ...envelope, kind: z.literal("mark jobs"), ...MarkJobsBody.shape }),
+    z.object({ ...envelope, kind: z.literal("both count"), ...BothCountBody.shape }),
     z.object({ ...envelope, kind: z.literal("end"), plantingId: planting, bedFree: z.boolean().default(true), on }),
     z.object({ ...envelope, kind: z.literal("next crop"), plantingId: planting, crop: SeasonCrop, on }),
     z.object({ ...envelope, kind: z.literal("note"), ...NoteBody.shape }),

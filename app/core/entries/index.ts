@@ -14,11 +14,13 @@ export {
   type EntryBody,
   type EntryKind,
 } from "./entry";
+export { TWIN_MINUTES, pairOf, twinsOf, type PickByDevice } from "./twins";
 export {
   isFinishedHere,
   jobsWaiting,
   looksWaiting,
   roundWaiting,
+  pairsWaiting,
   stopsWaiting,
   type StopWaiting,
   type Waiting,

@@ -11,16 +11,16 @@ const pass = (plantingId: string, done: boolean) => entry({ kind: "pass by", rou
 
 test("a pick that waits closes its stop of its own round, until it is taken back", () => {
   const first = pick("kale");
-  expect(stopsWaiting([first, pick("leek", "another")], "r")).toEqual(new Map([["kale", { isDone: true, pickId: first.id }]])); // prettier-ignore
-  expect(stopsWaiting([first, back(first.id)], "r").get("kale")).toEqual({ isDone: false, pickId: null });
-  expect(stopsWaiting([first, back(first.id), back(first.id, true)], "r").get("kale")).toEqual({ isDone: true, pickId: first.id }); // prettier-ignore
+  expect(stopsWaiting([first, pick("leek", "another")], ["r"])).toEqual(new Map([["kale", { isDone: true, pickId: first.id }]])); // prettier-ignore
+  expect(stopsWaiting([first, back(first.id)], ["r"]).get("kale")).toEqual({ isDone: false, pickId: null });
+  expect(stopsWaiting([first, back(first.id), back(first.id, true)], ["r"]).get("kale")).toEqual({ isDone: true, pickId: first.id }); // prettier-ignore
   // A pick that the garden has already is taken back by its number: which planting it was of is not known here.
-  expect(stopsWaiting([back("long since sent")], "r").size).toBe(0);
+  expect(stopsWaiting([back("long since sent")], ["r"]).size).toBe(0);
 });
 
 test("passing by closes a stop and opens it; the last word holds", () => {
-  expect(stopsWaiting([pass("kale", true)], "r").get("kale")).toEqual({ isDone: true, pickId: null });
-  expect(stopsWaiting([pass("kale", true), pass("kale", false)], "r").get("kale")!.isDone).toBe(false);
+  expect(stopsWaiting([pass("kale", true)], ["r"]).get("kale")).toEqual({ isDone: true, pickId: null });
+  expect(stopsWaiting([pass("kale", true), pass("kale", false)], ["r"]).get("kale")!.isDone).toBe(false);
 });
 
 test("a round started here is out until it is finished here; of two the later", () => {
@@ -30,7 +30,7 @@ test("a round started here is out until it is finished here; of two the later", 
   expect(roundWaiting([start("a")])).toBe("a");
   expect(roundWaiting([start("a"), finish])).toBeNull();
   expect(roundWaiting([start("a"), finish, start("b")])).toBe("b");
-  expect([isFinishedHere([start("a"), finish], "a"), isFinishedHere([start("a")], "a")]).toEqual([true, false]);
+  expect([isFinishedHere([start("a"), finish], ["a"]), isFinishedHere([start("a")], ["a"])]).toEqual([true, false]);
 });
 
 test("of what was seen of one cue the last answer waits; shares stand side by side", () => {

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq } from "drizzle-orm";
+import { and, asc, desc, eq, gte } from "drizzle-orm";
 import type { Entry } from "~/core/entries";
 import type { Db } from "../db.server";
 import { entry, noteLine } from "../schema/index.server";
@@ -43,6 +43,11 @@ export function takeBacksOf(db: Db, target: string) {
     .where(and(eq(entry.target, target), eq(entry.kind, "take back")))
     .orderBy(desc(entry.doneAt), desc(entry.sequence))
     .all();
+}
+
+/** The bodies of the entries of one kind that were applied since, as JSON. */
+export function bodiesOf(db: Db, kind: Entry["kind"], since: string): string[] {
+  return db.select({ body: entry.body }).from(entry).where(and(eq(entry.kind, kind), gte(entry.appliedAt, since))).all().map(({ body }) => body); // prettier-ignore
 }
 
 export function insertNote(db: Db, row: typeof noteLine.$inferInsert): void {

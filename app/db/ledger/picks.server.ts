@@ -1,8 +1,9 @@
-import { and, asc, desc, eq, inArray, isNull, sql } from "drizzle-orm";
+import { and, asc, desc, eq, gte, inArray, isNull, sql } from "drizzle-orm";
 import type { AnySQLiteColumn } from "drizzle-orm/sqlite-core";
 import type { Db } from "../db.server";
 import {
   bed,
+  entry,
   pick,
   pickCorrection,
   pickSum,
@@ -45,6 +46,16 @@ export function openPicks(db: Db) {
     .leftJoin(pickSum, eq(pickSum.pickId, pick.id))
     .where(and(isNull(pick.withdrawnAt), inArray(pick.seasonId, openIds(db))))
     .orderBy(asc(pick.pickedOn), asc(pick.id))
+    .all();
+}
+
+/** Picks of something that stand, from a day on, with the device that logged each. */
+export function picksByDevice(db: Db, from: string) {
+  return db
+    .select({ id: pick.id, seasonId: pick.seasonId, roundId: pick.roundId, device: entry.device, at: pick.loggedAt })
+    .from(pick)
+    .innerJoin(entry, eq(entry.id, pick.id))
+    .where(and(gte(pick.pickedOn, from), eq(pick.outcome, "picked"), isNull(pick.withdrawnAt)))
     .all();
 }
 

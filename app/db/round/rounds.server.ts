@@ -1,7 +1,7 @@
-import { and, asc, eq, gt, isNotNull, isNull, or, sql } from "drizzle-orm";
+import { and, asc, desc, eq, gt, isNotNull, isNull, or, sql } from "drizzle-orm";
 import type { IsoDay } from "~/core/calendar";
 import type { Db } from "../db.server";
-import { errand, round, type ErrandRow, type RoundRow } from "../schema/index.server";
+import { errand, pick, round, type ErrandRow, type RoundRow } from "../schema/index.server";
 
 export type { ErrandRow, RoundRow };
 
@@ -16,6 +16,36 @@ export function openRound(db: Db): RoundRow | undefined {
 
 export function roundById(db: Db, id: string): RoundRow | undefined {
   return db.select().from(round).where(eq(round.id, id)).get();
+}
+
+/** The latest round that had not ended at that time: one that is out, or one of that day. */
+export function roundAlongside(db: Db, { day, at }: { day: IsoDay; at: string }): RoundRow | undefined {
+  return db
+    .select()
+    .from(round)
+    .where(
+      and(isNotNull(round.listedAt), or(isNull(round.finishedAt), and(eq(round.day, day), gt(round.finishedAt, at)))),
+    ) // prettier-ignore
+    .orderBy(desc(sql`${round.finishedAt} is null`), desc(round.finishedAt))
+    .get();
+}
+
+/** A round that two phones began apart becomes one: what was said of the one counts for the other. */
+export function joinRound(db: Db, row: { id: string; day: IsoDay; startedAt: string }, joinedTo: string): void {
+  db.insert(round).values({ ...row, joinedTo }).onConflictDoUpdate({ target: round.id, set: { joinedTo, finishedAt: null } }).run(); // prettier-ignore
+  db.update(pick).set({ roundId: joinedTo }).where(eq(pick.roundId, row.id)).run();
+  const marks = db.select().from(errand).where(eq(errand.roundId, row.id)).all();
+  for (const { plantingId, doneAt, markedAt } of marks)
+    if (markedAt) markErrand(db, joinedTo, plantingId, doneAt !== null, markedAt);
+  db.delete(errand).where(eq(errand.roundId, row.id)).run();
+}
+
+/** The number under which a round is walked: its own, or that of the one it joined. */
+export const roundInFact = (db: Db, id: string): string => roundById(db, id)?.joinedTo ?? id;
+
+/** Numbers of the rounds that joined one. */
+export function joinedTo(db: Db, roundId: string): string[] {
+  return db.select({ id: round.id }).from(round).where(eq(round.joinedTo, roundId)).all().map(({ id }) => id); // prettier-ignore
 }
 
 /** A round that something speaks of before its start has arrived: known by its number and day. */

@@ -17,7 +17,11 @@ export const entry = sqliteTable(
     body: text().notNull(),
     appliedAt: text().notNull(),
   },
-  (t) => [index("entry_target").on(t.target), index("entry_device").on(t.device, t.sequence)],
+  (t) => [
+    index("entry_target").on(t.target),
+    index("entry_device").on(t.device, t.sequence),
+    index("entry_kind").on(t.kind, t.appliedAt),
+  ],
 );
 
 /** A line written down in passing, of a planting or of the garden. */

@@ -1,4 +1,12 @@
-import { integer, primaryKey, real, sqliteTable, text, uniqueIndex } from "drizzle-orm/sqlite-core";
+import {
+  integer,
+  primaryKey,
+  real,
+  sqliteTable,
+  text,
+  uniqueIndex,
+  type AnySQLiteColumn,
+} from "drizzle-orm/sqlite-core";
 import { planting } from "./beds.server";
 
 /** A walk round the garden. */
@@ -9,6 +17,8 @@ export const round = sqliteTable("round", {
   /** Set by the start itself; what arrives before it leaves this empty. */
   listedAt: text(),
   finishedAt: text(),
+  /** The round of the other, where two phones each began one without hearing of each other: that one counts. */
+  joinedTo: text().references((): AnySQLiteColumn => round.id),
 });
 
 /** What a round set out to do, fixed when it starts so that the list does not shift underfoot. */

@@ -100,6 +100,9 @@ function apply(db: Db, garden: GardenRow, entry: Entry, day: EntryDay, person: s
       return finishRound(db, entry, day);
     case "mark jobs":
       return takeMarks(db, garden, entry, day.day);
+    case "both count":
+      // That it was said is all of it: it is kept as it came.
+      return applied;
     case "end":
       return endSeason(db, { ...entry, day: day.day }, entry.bedFree);
     case "next crop":
@@ -146,6 +149,7 @@ function undo(db: Db, entry: Entry, putBack: boolean): Applied {
     case "start round":
     case "finish round":
     case "mark jobs":
+    case "both count":
     case "take back":
       return refused("This is not taken back but said anew.");
   }

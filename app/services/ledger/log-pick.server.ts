@@ -6,7 +6,7 @@ import { plantingById, type PlantingRow } from "~/db/beds/plantings.server";
 import { endOf, insertEnd, type SeasonRow } from "~/db/beds/seasons.server";
 import { insertLot, insertMovements, insertWeighing } from "~/db/ledger/lots.server";
 import { insertPick, pickById } from "~/db/ledger/picks.server";
-import { touchRound } from "~/db/round/rounds.server";
+import { roundInFact, touchRound } from "~/db/round/rounds.server";
 import { sayDay, sayStart } from "~/views/words";
 import { endsSeason, seasonFor } from "../beds/seasons.server";
 import { banOn } from "../beds/treatments.server";
@@ -48,7 +48,7 @@ function writePick(db: Db, entry: PickEntry, season: SeasonRow, day: IsoDay, per
   insertPick(db, {
     id,
     seasonId: season.id,
-    roundId: roundId ?? null,
+    roundId: roundId ? roundInFact(db, roundId) : null,
     pickedOn: day,
     outcome,
     tookAll: outcome === "picked" && tookAll,

@@ -4,7 +4,7 @@ import { allBeds } from "~/db/beds/beds.server";
 import { allPlantings } from "~/db/beds/plantings.server";
 import { movementsOfPicks } from "~/db/ledger/lots.server";
 import { picksOfRound, type PickRow } from "~/db/ledger/picks.server";
-import { errandsOf, openRound, type ErrandRow, type RoundRow } from "~/db/round/rounds.server";
+import { errandsOf, joinedTo, openRound, type ErrandRow, type RoundRow } from "~/db/round/rounds.server";
 import { amountOf, isGuessed, harvestOf } from "~/core/ledger";
 import { roundView, type RoundOut, type RoundOutView } from "~/views/round/round-view";
 import type { Planned } from "~/views/planned";
@@ -27,7 +27,7 @@ export function roundPage(db: Db, garden: GardenRow) {
 /** The round that is out, or today's as it would go if it started now: for a phone that starts it without signal. */
 export function walkPage(db: Db, garden: GardenRow): RoundOutView {
   const out = openRound(db);
-  const ahead = () => ({ id: NOT_STARTED, day: todayOf(garden), errands: errandsAhead(db, garden).map((e) => ({ ...e, doneAt: null })) }); // prettier-ignore
+  const ahead = () => ({ id: NOT_STARTED, joined: [], day: todayOf(garden), errands: errandsAhead(db, garden).map((e) => ({ ...e, doneAt: null })) }); // prettier-ignore
   return pageOf(db, garden, out ? listed(db, out) : ahead()) as RoundOutView;
 }
 
@@ -36,11 +36,17 @@ const NOT_STARTED = "";
 
 interface Listed {
   id: string;
+  joined: readonly string[];
   day: string;
   errands: readonly Pick<ErrandRow, "plantingId" | "part" | "doing" | "minutes" | "expectedPieces" | "doneAt">[];
 }
 
-const listed = (db: Db, { id, day }: RoundRow): Listed => ({ id, day, errands: errandsOf(db, id) });
+const listed = (db: Db, { id, day }: RoundRow): Listed => ({
+  id,
+  joined: joinedTo(db, id),
+  day,
+  errands: errandsOf(db, id),
+});
 
 function pageOf(db: Db, garden: GardenRow, walked: Listed | null) {
   const planned = plannedGarden(db, garden);
@@ -54,12 +60,13 @@ function pageOf(db: Db, garden: GardenRow, walked: Listed | null) {
 }
 
 /** A round with its list, and what closed each errand. */
-function roundOut(db: Db, planned: Planned, { id, day, errands }: Listed): RoundOut {
+function roundOut(db: Db, planned: Planned, { id, joined, day, errands }: Listed): RoundOut {
   const picks = id === NOT_STARTED ? [] : picksOfRound(db, id);
   const plantings = new Map(allPlantings(db).map((p) => [p.id, p]));
   const beds = new Map(allBeds(db).map((b) => [b.id, b]));
   return {
     id,
+    joined,
     day,
     errands: errands.flatMap((e) => {
       const planting = plantings.get(e.plantingId);

@@ -7,9 +7,12 @@ import { useOutbox } from "~/ui/outbox/OutboxProvider";
 import { Action, Bar, Page } from "~/ui/theme/parts";
 import type { ContainerToChoose } from "~/views/ledger/container-words";
 import type { RoundOutView } from "~/views/round/round-view";
+import type { WalkerAt } from "~/views/round/walker";
 import { Footpath } from "./Footpath";
 import { RoundStop } from "./RoundStop";
 import { useAwake } from "./useAwake";
+import { OthersHere, stillOut } from "./OthersHere";
+import { useOthers } from "./useOthers";
 
 type Errand = RoundOutView["errands"][number];
 
@@ -26,11 +29,12 @@ function withWaiting(errands: readonly Errand[], stops: ReturnType<typeof stopsW
 function useWalk(round: RoundOutView, half: number | null) {
   const { send, problems, waitingEntries, isRead } = useOutbox();
   const [doneHere, setDoneHere] = useState<Record<string, boolean>>({});
-  const stops = useMemo(() => stopsWaiting(waitingEntries, round.roundId), [waitingEntries, round.roundId]);
+  const rounds = useMemo(() => [round.roundId, ...round.joined], [round]);
+  const stops = useMemo(() => stopsWaiting(waitingEntries, rounds), [waitingEntries, rounds]);
   const all = useMemo(() => withWaiting(round.errands, stops), [round, stops]);
   const errands = half === null ? all : all.filter((e) => e.half === half);
   // What the garden refused is not done, whatever was tapped.
-  const isRefused = (e: Errand) => problems.some(({ entry }) => entry.kind === "pick" && entry.plantingId === e.id && entry.roundId === round.roundId); // prettier-ignore
+  const isRefused = (e: Errand) => problems.some(({ entry }) => entry.kind === "pick" && entry.plantingId === e.id && rounds.includes(String(entry.roundId))); // prettier-ignore
   const isDone = (e: Errand) => (doneHere[e.id] ?? e.done) && (e.done || !isRefused(e));
   // By name, not by place: the list may come anew from the garden's machine.
   const [atId, setAtId] = useState(() => errands.find((e) => !e.done)?.id ?? errands[0]?.id);
@@ -72,6 +76,7 @@ export function RoundWalk({ round, containers }: { round: RoundOutView; containe
   const walk = useWalk(round, half);
   const { at, left, isDone, errands } = walk;
   useAwake();
+  const others = useOthers(errands[at]?.id);
   const next = useRef<HTMLButtonElement>(null);
   const log = useRef<HTMLDivElement>(null);
   // After a pick the way on is next; at the next stop, its log.
@@ -111,6 +116,7 @@ export function RoundWalk({ round, containers }: { round: RoundOutView; containe
         {stopWords(at, errands)}
       </chakra.span>
       <Footpath errands={errands} at={at} isDone={isDone} onGo={walk.goTo} />
+      <OthersHere others={others} plantingId={current.id} />
       <Box ref={log}>
         <RoundStop
           key={current.id}
@@ -146,7 +152,7 @@ export function RoundWalk({ round, containers }: { round: RoundOutView; containe
         </Action>
       </Box>
       {round.halves && <Halves halves={round.halves} half={half} onChoose={(to) => choose(to)} />}
-      <FinishRound roundId={round.roundId} left={walk.all.filter((e) => !isDone(e)).length} />
+      <FinishRound round={round} left={walk.all.filter((e) => !isDone(e)).length} others={others} />
     </Page>
   );
 }
@@ -205,7 +211,7 @@ function EmptyRound({ round }: { round: RoundOutView }) {
   return (
     <Page>
       <p>What this round set out for is no longer there.</p>
-      <FinishRound roundId={round.roundId} left={0} />
+      <FinishRound round={round} left={0} others={[]} />
     </Page>
   );
 }
@@ -213,11 +219,12 @@ function EmptyRound({ round }: { round: RoundOutView }) {
 const FINISHED = "Finished: kept on this phone, waits for signal.";
 
 /** Ends the round; without signal the word is kept and sent later. */
-function FinishRound({ roundId, left }: { roundId: string; left: number }) {
+function FinishRound({ round, left, others }: { round: RoundOutView; left: number; others: readonly WalkerAt[] }) {
   const { send, waitingEntries } = useOutbox();
+  const { roundId } = round;
   const go = useNavigate();
   const [note, setNote] = useState<string | null>(null);
-  if (isFinishedHere(waitingEntries, roundId)) return <chakra.p marginTop="18px" aria-live="polite">{FINISHED}</chakra.p>; // prettier-ignore
+  if (isFinishedHere(waitingEntries, [roundId, ...round.joined])) return <chakra.p marginTop="18px" aria-live="polite">{FINISHED}</chakra.p>; // prettier-ignore
   const finish = async () => {
     const result = await send({ kind: "finish round", roundId }, "The round is finished");
     if (result.status === "saved") await go("/ledger");
@@ -228,6 +235,7 @@ function FinishRound({ roundId, left }: { roundId: string; left: number }) {
       <Action tone={left === 0 ? "loud" : "bare"} onClick={() => void finish()} width={left === 0 ? "100%" : "auto"}>
         {left === 0 ? "Finish the round" : `Finish early, ${left} not called at`}
       </Action>
+      {others.length > 0 && <p>{stillOut(others)} Finished, it is over for all.</p>}
       {note && <p aria-live="polite">{note}</p>}
     </Box>
   );

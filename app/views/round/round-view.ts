@@ -15,6 +15,8 @@ import { clocksAt, startOfRound, startWords, type PlaceOfGarden } from "./start"
 /** A round that is out, with its list. */
 export interface RoundOut {
   id: string;
+  /** Numbers of rounds that other phones began and that joined this one. */
+  joined: readonly string[];
   day: string;
   errands: readonly ErrandOut[];
 }
@@ -147,6 +149,7 @@ function outView(planned: Planned, out: RoundOut, crops: Catalogue) {
   return {
     status: "out" as const,
     roundId: out.id,
+    joined: out.joined,
     day: out.day,
     bedMinutes: BED_MINUTES,
     /** For two: the first and last bed of each stretch, and its minutes; null where there is one bed only. */

@@ -1,0 +1,42 @@
+/** A pick of something, with the device that logged it. */
+export interface PickByDevice {
+  id: string;
+  seasonId: string;
+  roundId: string | null;
+  device: string;
+  /** When it was done, by that device's clock; ISO. */
+  at: string;
+}
+
+/** Two picks of one planting from two devices within this are asked about: minutes, our judgement. */
+export const TWIN_MINUTES = 30;
+
+/** Two picks as one word, whichever is named first. */
+export const pairOf = (one: string, other: string): string => [one, other].sort().join(" ");
+
+const minutesApart = (a: PickByDevice, b: PickByDevice) => Math.abs(Date.parse(a.at) - Date.parse(b.at)) / 60_000;
+
+/**
+ * Picks of one planting that two devices logged within half an hour, or on one round whatever their clocks say: one picking
+ * written down twice, or two. Both count until somebody says.
+ *
+ * @param picks - that stand, of something
+ * @param settled - pairs of which it was said that both count (`pairOf`)
+ * @returns pairs, the earlier first
+ */
+export function twinsOf(picks: readonly PickByDevice[], settled: ReadonlySet<string>): [PickByDevice, PickByDevice][] {
+  const bySeason = new Map<string, PickByDevice[]>();
+  for (const pick of picks) bySeason.set(pick.seasonId, [...(bySeason.get(pick.seasonId) ?? []), pick]);
+  return [...bySeason.values()].flatMap((of) => {
+    const inOrder = of.toSorted((a, b) => Date.parse(a.at) - Date.parse(b.at));
+    return inOrder.flatMap((first, n) =>
+      inOrder
+        .slice(n + 1)
+        .filter((second) => isTwin(first, second) && !settled.has(pairOf(first.id, second.id)))
+        .map((second): [PickByDevice, PickByDevice] => [first, second]),
+    );
+  });
+}
+
+const isTwin = (a: PickByDevice, b: PickByDevice): boolean =>
+  a.device !== b.device && (minutesApart(a, b) <= TWIN_MINUTES || (a.roundId !== null && a.roundId === b.roundId));
