@@ -42,16 +42,19 @@ test("refused after “Next”: it stays until it is put right where it stands, 
   await expect(page.getByText("All saved")).toBeVisible();
   const crop = await toCountedStop(page);
   await context.setOffline(true);
-  await logKept(page, "-3");
+  // Only the garden's machine knows its day.
+  await panelOf(page).getByText("Weight, crate, where it goes").click();
+  await panelOf(page).getByLabel("Picked on").fill("2027-06-01");
+  await logKept(page, "3");
   await page.getByRole("button", { name: "Next →" }).click();
   await expect(page.getByRole("heading", { level: 1 })).not.toHaveText(crop);
   await context.setOffline(false);
-  const refusal = page.getByText(/could not be saved: A count cannot be below zero\./);
+  const refusal = page.getByText(/could not be saved: That day is still to come\./);
   await expect(refusal).toBeVisible({ timeout: 20_000 });
   await page.reload();
   await expect(refusal).toBeVisible();
   await page.getByRole("button", { name: "Put it right" }).click();
-  await page.getByLabel("Pieces").fill("3");
+  await page.getByLabel("Picked on").first().fill("2026-09-19"); // prettier-ignore
   await page.getByRole("button", { name: "Send it again" }).click();
   await expect(refusal).toHaveCount(0);
   await expect(page.getByText("All saved")).toBeVisible();

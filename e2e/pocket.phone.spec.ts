@@ -205,7 +205,11 @@ test("a phone that keeps nothing says so, and what is logged goes out while the 
   await expect(page.locator("tbody tr", { hasText: "Sat 19 Sep" })).toHaveCount(1);
 });
 
-test("a pick of nothing is asked about at the bed, without signal too", async ({ page, demo, context }) => {
+test("a pick of nothing, or what cannot be read, is asked about at the bed, without signal too", async ({
+  page,
+  demo,
+  context,
+}) => {
   await page.goto(`${demo.url}/check/courgette-striped`, { waitUntil: "networkidle" });
   await context.setOffline(true);
   await panelOf(page)
@@ -213,5 +217,8 @@ test("a pick of nothing is asked about at the bed, without signal too", async ({
     .fill("0");
   await panelOf(page).getByRole("button", { name: /^Picked/ }).click(); // prettier-ignore
   await expect(panelOf(page).getByText(/Say how many, or how much it weighs/)).toBeVisible();
+  await panelOf(page).getByRole("textbox", { name: /^How many / }).fill("two and a bit"); // prettier-ignore
+  await panelOf(page).getByRole("button", { name: /^Picked/ }).click(); // prettier-ignore
+  await expect(panelOf(page).getByText(/is not a whole number of pieces/)).toBeVisible();
   await expect(page.getByText(/waits for signal/)).toHaveCount(0);
 });

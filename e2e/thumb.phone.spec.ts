@@ -131,3 +131,32 @@ test("the screen is kept awake while walking, asked for again when it comes back
   await expect(page).toHaveURL(/ledger/);
   await expect.poll(async () => (await counts()).released).toBeGreaterThan(0);
 });
+
+test("short of time: what loses least is left, with what that costs; over a reload too, and all of it again", async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/round`);
+  await page.getByRole("button", { name: /^Start the round/ }).click();
+  await expect(page.getByText(/^1 of \d+/)).toBeVisible();
+  const stops = async () => page.getByRole("list", { name: "The walk" }).getByRole("button").evaluateAll((of) => of.map((b) => b.getAttribute("aria-label"))); // prettier-ignore
+  const before = await stops();
+  await page.getByRole("button", { name: "Short of time?" }).click();
+  await page.getByRole("button", { name: "10 min" }).click();
+  const short = page.getByRole("group", { name: "Short of time" });
+  await expect(short).toContainText(
+    /^In 10 minutes leave .+ \((?:keeps until|by|lost if left|it can wait|the look can wait)/,
+  );
+  // What is left comes last, and nothing is taken off the walk.
+  const told = await short.innerText();
+  const after = await stops();
+  expect([...after].sort()).toEqual([...before].sort());
+  expect(after).not.toEqual(before);
+  expect(told).toContain(after.at(-1)!);
+  expect(told).not.toContain(after[0]!);
+  await page.reload();
+  await expect(short).toBeVisible();
+  expect(await stops()).toEqual(after);
+  await page.getByRole("button", { name: "All of it after all" }).click();
+  expect(await stops()).toEqual(before);
+});

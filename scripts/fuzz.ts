@@ -230,7 +230,8 @@ async function fuzz(): Promise<void> {
     const { type, body } = multipart([["intent", intent]], { name, content });
     await judged({ path: "/sky", headers: { "Content-Type": type }, body });
   }
-  for (let n = 0; n < COUNT; n++) await judged(random() < 0.25 ? mutatedEntries() : mutated(any(TARGETS)));
+  for (let n = 0; n < COUNT; n++)
+    await judged(random() < 0.25 ? mutatedEntries() : random() < 0.05 ? mutatedHere() : mutated(any(TARGETS)));
   for (const headers of OTHER_SITES)
     for (const target of TARGETS) await judged({ path: target.path, headers: { "Content-Type": FORM, ...headers }, body: encoded(Object.entries(target.fields)) }, true); // prettier-ignore
   for (const [method, headers] of [

@@ -1,7 +1,7 @@
 import { SAY_HOW_MUCH } from "~/core/entries";
 import type { FieldErrors } from "~/core/issues";
 import { netWeight } from "~/core/ledger";
-import { NO_VOLUME, readAmount } from "~/core/units";
+import { typedCount, typedWeight } from "~/core/units";
 import type { Db } from "~/db/client.server";
 import { containerById } from "~/db/ledger/containers.server";
 
@@ -29,45 +29,28 @@ export interface ReadAmount {
   about: boolean;
 }
 
-interface Counted {
-  pieces: number;
-  about: boolean;
-}
-
-const MOST_PIECES = 20_000;
-
 type Read<T> = { status: "ok"; value: T } | { status: "refused"; fields: FieldErrors };
 const ok = <T>(value: T): Read<T> => ({ status: "ok", value });
 const refused = (fields: FieldErrors) => ({ status: "refused" as const, fields });
 
 /** Turns what was typed into net grams and pieces, or says field by field what cannot be. */
 export function pickAmount(db: Db, typed: TypedAmount): Read<ReadAmount> {
-  const pieces = typed.count ? countOf(typed.count) : ok(null);
-  if (pieces.status === "refused") return pieces;
+  const pieces = typed.count ? typedCount(typed.count) : null;
+  if (pieces?.status === "refused") return refused({ count: pieces.sentence });
   const weighing = typed.weight ? weighingOf(db, typed) : ok(null);
   if (weighing.status === "refused") return weighing;
   const grams = weighing.value?.netGrams ?? null;
-  const counted = pieces.value?.pieces ?? null;
+  const counted = pieces?.value.pieces ?? null;
   if (!counted && !grams) return refused({ count: SAY_HOW_MUCH });
-  const about = (pieces.value?.about ?? false) || (weighing.value?.about ?? false);
+  const about = (pieces?.value.about ?? false) || (weighing.value?.about ?? false);
   return ok({ grams, pieces: counted, weighing: weighing.value, about });
-}
-
-function countOf(count: string): Read<Counted> {
-  const read = /^-/.test(count.trim()) ? undefined : readAmount(count);
-  const pieces = read?.status === "count" ? read.count : Number(count);
-  if (!Number.isInteger(pieces)) return refused({ count: `“${count}” is not a whole number of pieces.` });
-  if (pieces < 0) return refused({ count: "A count cannot be below zero." });
-  if (pieces > MOST_PIECES) return refused({ count: `More than ${MOST_PIECES} pieces in one pick: check the number.` });
-  return ok({ pieces, about: read?.status === "count" && read.about });
 }
 
 /** A weight as read off the scale, less all that stood on it. */
 export function weighingOf(db: Db, { weight, containers }: Omit<TypedAmount, "count">): Read<OnTheScale> {
-  const read = readAmount(weight);
-  if (read.status === "not understood") return refused({ weight: read.sentence });
-  if (read.status === "count") return refused({ weight: `Add a unit to “${weight}”: g, kg, oz or lb.` });
-  if (read.status === "volume") return refused({ weight: NO_VOLUME });
+  const read = typedWeight(weight);
+  if (read.status === "refused") return refused({ weight: read.sentence });
+  const { grams, about } = read.value;
   const stood: OnTheScale["containers"] = [];
   for (const { containerId, count: typedCount } of containers) {
     const known = containerById(db, containerId);
@@ -77,7 +60,7 @@ export function weighingOf(db: Db, { weight, containers }: Omit<TypedAmount, "co
       return refused({ containerCount: "Say how many containers stood on the scale, 1 to 100." });
     stood.push({ containerId, count, tareGrams: known.tareGrams });
   }
-  const net = netWeight(read.grams, stood);
+  const net = netWeight(grams, stood);
   if (net.status === "impossible") return refused({ weight: net.sentence });
-  return ok({ grossGrams: read.grams, netGrams: net.grams, about: read.about, containers: stood });
+  return ok({ grossGrams: grams, netGrams: net.grams, about, containers: stood });
 }

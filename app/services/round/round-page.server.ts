@@ -13,6 +13,7 @@ import { endedOf } from "../check/check-page.server";
 import { cropsOf } from "../garden/household-crops.server";
 import { jobsAhead } from "../horizon/jobs.server";
 import { gardenNow, todayOf } from "../garden/clock.server";
+import { leaveCost } from "./leave-costs.server";
 import { errandsAhead } from "./errands-ahead.server";
 import { ordersOf } from "./round-order.server";
 import { localMoment, minutesOf } from "~/core/calendar";
@@ -72,6 +73,7 @@ function roundOut(db: Db, planned: Planned, { id, joined, day, errands }: Listed
       const planting = plantings.get(e.plantingId);
       const pick = picks.find((p) => p.plantingId === e.plantingId);
       if (!planting) return [];
+      const growing = planned.outlook.plantings.find((p) => p.planting.id === planting.id);
       return [
         {
           ...e,
@@ -80,6 +82,7 @@ function roundOut(db: Db, planned: Planned, { id, joined, day, errands }: Listed
           bedPosition: beds.get(planting.bedId)?.position ?? 0,
           cropId: planting.cropId,
           variety: planting.variety,
+          leave: growing ? leaveCost(planned, growing) : null,
           ended: endedOf(db, planned, planting.id) ?? null,
           pick: pick ? { id: pick.id, outcome: pick.outcome, ...amountOfPick(db, pick) } : null,
         },

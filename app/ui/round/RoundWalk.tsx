@@ -11,6 +11,8 @@ import type { WalkerAt } from "~/views/round/walker";
 import { Footpath } from "./Footpath";
 import { RoundStop } from "./RoundStop";
 import { useAwake } from "./useAwake";
+import { TimeShort } from "./TimeShort";
+import { inShortOrder, useTimeShort, type ShortWalk } from "./useTimeShort";
 import { OthersHere, stillOut } from "./OthersHere";
 import { useOthers } from "./useOthers";
 
@@ -26,13 +28,13 @@ function withWaiting(errands: readonly Errand[], stops: ReturnType<typeof stopsW
 }
 
 /** Where one stands on the walk, and what is done; done here counts also before the garden has heard of it. */
-function useWalk(round: RoundOutView, half: number | null) {
+function useWalk(round: RoundOutView, half: number | null, short: ShortWalk | null) {
   const { send, problems, waitingEntries, isRead } = useOutbox();
   const [doneHere, setDoneHere] = useState<Record<string, boolean>>({});
   const rounds = useMemo(() => [round.roundId, ...round.joined], [round]);
   const stops = useMemo(() => stopsWaiting(waitingEntries, rounds), [waitingEntries, rounds]);
   const all = useMemo(() => withWaiting(round.errands, stops), [round, stops]);
-  const errands = half === null ? all : all.filter((e) => e.half === half);
+  const errands = inShortOrder(half === null ? all : all.filter((e) => e.half === half), short);
   // What the garden refused is not done, whatever was tapped.
   const isRefused = (e: Errand) => problems.some(({ entry }) => entry.kind === "pick" && entry.plantingId === e.id && rounds.includes(String(entry.roundId))); // prettier-ignore
   const isDone = (e: Errand) => (doneHere[e.id] ?? e.done) && (e.done || !isRefused(e));
@@ -73,7 +75,8 @@ function useWalk(round: RoundOutView, half: number | null) {
 /** The walk itself: one planting at a time in walking order, for one thumb. */
 export function RoundWalk({ round, containers }: { round: RoundOutView; containers: readonly ContainerToChoose[] }) {
   const [half, setHalf] = useHalf(round.roundId);
-  const walk = useWalk(round, half);
+  const time = useTimeShort(round.roundId, round.bedMinutes);
+  const walk = useWalk(round, half, time.short);
   const { at, left, isDone, errands } = walk;
   useAwake();
   const others = useOthers(errands[at]?.id);
@@ -151,6 +154,13 @@ export function RoundWalk({ round, containers }: { round: RoundOutView; containe
           Next →
         </Action>
       </Box>
+      <TimeShort
+        short={time.short}
+        toCome={left}
+        minutesLeft={minutesLeft}
+        onShorten={(minutes) => walk.goToStop(time.shorten(left, minutes)?.taken[0])}
+        onAgain={time.again}
+      />
       {round.halves && <Halves halves={round.halves} half={half} onChoose={(to) => choose(to)} />}
       <FinishRound round={round} left={walk.all.filter((e) => !isDone(e)).length} others={others} />
     </Page>

@@ -1,5 +1,6 @@
 import { useState } from "react";
 import { SAY_HOW_MUCH, saysHowMuch } from "~/core/entries";
+import { typedCount, typedWeight } from "~/core/units";
 import { pickEntry, usePickFields } from "~/ui/ledger/usePickFields";
 import { useOutbox } from "~/ui/outbox/OutboxProvider";
 import { useFormSender } from "~/ui/outbox/useFormSender";
@@ -10,6 +11,16 @@ interface Logged {
   words: string;
   /** Safe on the device in any case; in the ledger once the garden's machine has said so. */
   status: "on its way" | "waits for signal" | "saved";
+}
+
+/** What cannot be read of what was typed, by field. */
+function troubleIn({ count, weight }: { count: string; weight: string }): Record<string, string> {
+  const pieces = count.trim() ? typedCount(count) : null;
+  const read = weight.trim() ? typedWeight(weight) : null;
+  return {
+    ...(pieces?.status === "refused" && { count: pieces.sentence }),
+    ...(read?.status === "refused" && { weight: read.sentence }),
+  };
 }
 
 const SHORT_MS = 40;
@@ -27,6 +38,8 @@ export function useLogPick(view: Loggable, roundId: string | null, onLogged?: (i
     const { weight, count } = state.fields;
     // Said while one stands there, not when the signal is back.
     if (!saysHowMuch({ outcome, count, weight })) return sayHere({ count: SAY_HOW_MUCH });
+    const wrong = outcome === "picked" ? troubleIn({ count, weight }) : {};
+    if (Object.keys(wrong).length > 0) return sayHere(wrong);
     setBusy(true);
     const words = `${view.crop}: ${outcome === "nothing ready" ? "nothing ready" : weight || count || "?"}`;
     const body = pickEntry(state.fields, { plantingId: view.id, seasonId: view.seasonId, roundId, outcome, tookAll });

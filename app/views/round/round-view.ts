@@ -10,6 +10,7 @@ import type { UnitSystem } from "~/core/units";
 import { capital, cropAndVariety, inTenths, sayAmount, sayDay, sayRoughly, sayPieces, saySlot } from "../words"; // prettier-ignore
 import { sharedByTwo, type StopReason } from "~/core/rounds";
 import { nextRound, plannedRounds, roundName, type PlannedRound, type RoundOrder } from "./planned-walk";
+import { leaveWords, type LeaveCost } from "./leave-words";
 import { clocksAt, startOfRound, startWords, type PlaceOfGarden } from "./start";
 
 /** A round that is out, with its list. */
@@ -32,6 +33,7 @@ export interface ErrandOut {
   bedPosition: number;
   cropId: string;
   variety: string;
+  leave: LeaveCost | null;
   /** Set when its season is over: what can follow. */
   ended: EndedView | null;
   /** The pick that closed it. */
@@ -175,6 +177,7 @@ function halvesOf(errands: readonly ErrandOut[]) {
 
 function errandView(planned: Planned, e: ErrandOut, crops: Catalogue) {
   const crop = crops.find((c) => c.id === e.cropId);
+  const growing = planned.outlook.plantings.find((p) => p.planting.id === e.plantingId);
   return {
     id: e.plantingId,
     bed: e.bed,
@@ -188,6 +191,11 @@ function errandView(planned: Planned, e: ErrandOut, crops: Catalogue) {
     pickId: e.pick?.id ?? null,
     view: checkView(planned, e.plantingId) ?? null,
     ended: e.ended,
+    /** For when time is short: what it costs to leave it. */
+    leave: {
+      loss: e.leave?.loss ?? 0,
+      words: growing ? leaveWords(planned, growing, e.doing, e.leave) : "it can wait",
+    },
   };
 }
 
