@@ -20,10 +20,15 @@ test("on one round they are a pair whatever the clock of a phone says", () => {
   expect(ids([pick("a", "one", 0, { roundId: "r" }), pick("b", "two", -slow, { roundId: "s" })])).toEqual([]);
 });
 
-test("of three devices every pair is asked about, and none again that both count", () => {
+test("of three devices each is asked about with the one before it, and none again that both count", () => {
   const three = [pick("a", "one", 0), pick("b", "two", 5), pick("c", "three", 9)];
-  expect(ids(three)).toEqual(["ab", "ac", "bc"]);
-  expect(ids(three, [pairOf("c", "a"), pairOf("a", "b")])).toEqual(["bc"]);
+  expect(ids(three)).toEqual(["ab", "bc"]);
+  expect(ids(three, [pairOf("b", "a")])).toEqual(["bc"]);
+  // The middle one dropped, the others are neighbours.
+  expect(ids([three[0]!, three[2]!])).toEqual(["ac"]);
+  // However many there are, there are fewer questions than picks.
+  const many = Array.from({ length: 300 }, (_, n) => pick(`p${n}`, `d${n}`, n / 20));
+  expect(ids(many)).toHaveLength(299);
 });
 
 test("whatever order they come in, the same pairs are asked about", () => {

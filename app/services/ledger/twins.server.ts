@@ -12,6 +12,9 @@ import { linesOf } from "./ledger-lines.server";
 /** Nobody remembers longer which of two it was: days, our judgement. */
 const ASKED_DAYS = 14;
 
+/** More questions than this nobody answers at once: the latest first. */
+const MOST_ASKED = 10;
+
 /** Picks of one planting from two phones within minutes, of which nobody has said yet whether both count. */
 export function twinsAsked(db: Db, garden: GardenRow): TwinAsked[] {
   const from = addDays(todayOf(garden), -ASKED_DAYS);
@@ -20,7 +23,7 @@ export function twinsAsked(db: Db, garden: GardenRow): TwinAsked[] {
   if (alike.length === 0) return [];
   // It was said after they were done: no clock of an entry is ahead of when it came.
   const [earliest] = alike.map(([first]) => first.at).sort();
-  const pairs = twinsOf(picks, new Set(bodiesOf(db, "both count", earliest!).flatMap(settledBy)));
+  const pairs = twinsOf(picks, new Set(bodiesOf(db, "both count", earliest!).flatMap(settledBy))).slice(-MOST_ASKED);
   const lines = new Map(linesOf(db, pairs.flatMap((pair) => pair.map((p) => p.id))).map((line) => [line.id, line])); // prettier-ignore
   const clockOf = (at: string) => localMoment(new Date(at), garden.timeZone).slice(11);
   return pairs.flatMap(([first, second]) => {
