@@ -23,7 +23,7 @@ test("two phones on one round see each other and what the other logged; one plan
   const first = await mara.getByRole("heading", { level: 1 }).innerText();
   await ben.goto(`${demo.url}/round`);
   await expect(ben.getByText("Another phone is here too: one of you logs it.")).toBeVisible();
-  await expect(mara.getByText("Another phone is here too: one of you logs it.")).toBeVisible({ timeout: 40_000 });
+  await expect(mara.getByText("Another phone is here too: one of you logs it.")).toBeVisible({ timeout: 90_000 });
 
   // Both log it all the same.
   await picked(mara).click();
@@ -31,9 +31,9 @@ test("two phones on one round see each other and what the other logged; one plan
   await expect(mara.getByText(/in the ledger/)).toBeVisible();
   await expect(ben.getByText(/in the ledger/)).toBeVisible();
   await mara.getByRole("button", { name: "Next →" }).click();
-  await expect(ben.getByText(/^Another phone is at /)).toBeVisible({ timeout: 40_000 });
+  await expect(ben.getByText(/^Another phone is at /)).toBeVisible({ timeout: 90_000 });
   await expect(ben.getByText("Another phone is still out. Finished, it is over for all.")).toBeVisible();
-  await expect(askedOf(ben)).toContainText(first, { timeout: 40_000 });
+  await expect(askedOf(ben)).toContainText(first, { timeout: 90_000 });
   await expect(askedOf(ben)).toContainText("Both count so far.");
   await askedOf(ben).getByRole("button", { name: "Two pickings" }).click();
   await expect(askedOf(ben)).toHaveCount(0);
@@ -42,14 +42,14 @@ test("two phones on one round see each other and what the other logged; one plan
   await expect(mara.locator("tbody tr", { hasText: "Sat 19 Sep" })).toHaveCount(2);
   await expect(askedOf(mara)).toHaveCount(0);
   // Off the walk, a phone is not among those who walk.
-  await expect(ben.getByText(/^Another phone is at /)).toHaveCount(0, { timeout: 60_000 });
+  await expect(ben.getByText(/^Another phone is at /)).toHaveCount(0, { timeout: 120_000 });
 
   // What Mara logs comes to Ben's walk by itself.
   await mara.goto(`${demo.url}/round`);
   await expect(mara.getByText(/^2 of \d+/)).toBeVisible();
   const second = await mara.getByRole("heading", { level: 1 }).innerText();
   await panelOf(mara).getByRole("button", { name: "Nothing ready" }).click();
-  await expect(ben.getByRole("button", { name: new RegExp(`^${second}.*, done$`) }).first()).toBeVisible({ timeout: 60_000 }); // prettier-ignore
+  await expect(ben.getByRole("button", { name: new RegExp(`^${second}.*, done$`) }).first()).toBeVisible({ timeout: 120_000 }); // prettier-ignore
   for (const page of [mara, ben]) await page.context().close();
 });
 
@@ -81,7 +81,7 @@ test("two phones that each began a round without signal: it is one round, with w
   await expect(ben.getByText(/kept on this phone, waits for signal/)).toBeVisible();
 
   await demo.start();
-  for (const page of phones) await expect(page.getByText(/· all sent$/)).toBeVisible({ timeout: 60_000 });
+  for (const page of phones) await expect(page.getByText(/· all sent$/)).toBeVisible({ timeout: 120_000 });
   for (const page of phones) {
     await page.goto(`${demo.url}/round`);
     await expect(page.getByText(/^3 of \d+/)).toBeVisible();
